@@ -1,0 +1,53 @@
+import { join } from 'node:path';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { localOnly } from './http/guard';
+import { errorHandler, unknownApi } from './http/problem';
+import { apiRoutes } from './routes/api';
+import { fileApi } from './routes/files';
+import type { Context } from './services/context';
+import { Uploads } from './services/imports';
+
+/** The whole HTTP face: the API, and the web app's files when `webFolder` is given. */
+export function makeApp(context: Context, log: Logger, webFolder?: string): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(localOnly);
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          // React Native's web target writes its styles at run time.
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'img-src': ["'self'", 'data:', 'blob:'],
+          'worker-src': ["'self'", 'blob:'],
+          // Plain http on loopback: there is nothing to upgrade to.
+          'upgrade-insecure-requests': null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  const uploads = new Uploads();
+  app.use('/api', (_request, response, next) => {
+    response.set('Cache-Control', 'no-store');
+    next();
+  });
+  app.use(fileApi(context, uploads));
+  app.use(apiRoutes(context, uploads));
+  app.use('/api', unknownApi);
+  if (webFolder) serveWeb(app, webFolder);
+  app.use(errorHandler(log));
+  return app;
+}
+
+function serveWeb(app: Express, folder: string): void {
+  const forever = { immutable: true, maxAge: '1y', fallthrough: false } as const;
+  app.use('/_expo', express.static(join(folder, '_expo'), forever));
+  app.use('/assets', express.static(join(folder, 'assets'), forever));
+  app.use(express.static(folder, { index: false }));
+  app.get('/{*path}', (_request, response) => {
+    response.sendFile('index.html', { root: folder });
+  });
+}

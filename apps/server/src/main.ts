@@ -1,0 +1,44 @@
+import { existsSync } from 'node:fs';
+import { resolve } from 'node:path';
+import pino from 'pino';
+import { z } from 'zod';
+import { makeApp } from './app';
+import { openStore } from './db/open';
+import { systemPorts } from './services/ports';
+
+/** Settings from the environment; paths are taken from the folder the server is started in. */
+const settings = z
+  .object({
+    RED_SHELF_DB: z.string().default('data/stash.db'),
+    RED_SHELF_MIGRATIONS: z.string().default('apps/server/drizzle'),
+    RED_SHELF_WEB: z.string().default('apps/web/dist'),
+    PORT: z.coerce.number().int().min(0).max(65535).default(4310),
+    LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent']).default('warn'),
+  })
+  .parse(process.env);
+
+const log = pino({ level: settings.LOG_LEVEL });
+const store = await openStore(resolve(settings.RED_SHELF_DB), resolve(settings.RED_SHELF_MIGRATIONS));
+const web = resolve(settings.RED_SHELF_WEB);
+const app = makeApp({ store, ports: systemPorts }, log, existsSync(web) ? web : undefined);
+
+// Loopback only: a stash is nobody else's business.
+const server = app.listen(settings.PORT, '127.0.0.1', (error?: Error) => {
+  if (error) {
+    console.error(`Red Shelf could not start: ${error.message}`);
+    process.exit(1);
+  }
+  const address = server.address();
+  const port = typeof address === 'object' && address ? address.port : settings.PORT;
+  console.log(`ready http://127.0.0.1:${port}`);
+});
+
+const stop = (): void => {
+  server.close(() => {
+    store.close();
+    process.exit(0);
+  });
+  server.closeAllConnections();
+};
+process.on('SIGINT', stop);
+process.on('SIGTERM', stop);

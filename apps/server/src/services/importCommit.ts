@@ -1,0 +1,137 @@
+import type { RowVerdict } from '@red-shelf/core';
+import type { ImportCommit, ImportProgress } from '@red-shelf/contract';
+import { chunks, type Tx } from '../db/open';
+import { supplyRecord } from '../db/supplyRepository';
+import { Refusal } from '../http/problem';
+import type { Context } from './context';
+import { planUpload, type Upload, type Uploads } from './imports';
+import { Recorder } from './recorder';
+import { entry, newRecord } from './supplies';
+
+class Cancelled extends Error {}
+
+/** Rows written between two breaths, so that the server keeps answering. */
+const BREATH = 200;
+const breathe = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
+
+/**
+ * Starts writing a previewed list: one transaction, all or nothing. Answers at once; progress is asked for.
+ * Refused when the outcome would no longer be the one previewed.
+ */
+export async function commitImport(
+  context: Context,
+  uploads: Uploads,
+  id: string,
+  choices: ImportCommit,
+): Promise<ImportProgress> {
+  const upload = uploads.get(id);
+  if (upload.progress.state === 'running' || upload.progress.state === 'done')
+    throw new Refusal(409, 'import_started', 'This list is being imported, or was already.');
+  const { verdicts, token } = await planUpload(context.store.read, upload, choices);
+  refuseUnexpected(verdicts, token, choices);
+  const rows = verdicts.filter(({ verdict }) => verdict === 'add' || verdict === 'change');
+  upload.cancelled = false;
+  upload.progress = { state: 'running', done: 0, total: rows.length, changeId: null, reason: null };
+  void run(context, upload, choices).catch(() => undefined);
+  return upload.progress;
+}
+
+function refuseUnexpected(verdicts: readonly RowVerdict[], token: string, choices: ImportCommit): void {
+  if (token !== choices.token)
+    throw new Refusal(
+      409,
+      'preview_outdated',
+      'The stash has changed since this preview. Look at the new preview first; nothing was imported.',
+    );
+  const refused = verdicts.filter(({ verdict }) => verdict === 'refuse').length;
+  if (refused > 0 && !choices.leaveOutRefused)
+    throw new Refusal(
+      422,
+      'rows_refused',
+      `${refused} rows cannot be read. Mend them, or say that they are to be left out; nothing was imported.`,
+    );
+}
+
+async function run({ store, ports }: Context, upload: Upload, choices: ImportCommit): Promise<void> {
+  try {
+    const change = await store.write(async (tx) => {
+      // The stash may have changed while this waited its turn.
+      const { verdicts, token } = await planUpload(tx, upload, choices);
+      refuseUnexpected(verdicts, token, choices);
+      const recorder = new Recorder(tx, ports);
+      const written = await writeRows(tx, recorder, verdicts, upload, ports);
+      return recorder.finish('import', '', written);
+    });
+    upload.progress = { ...upload.progress, state: 'done', changeId: change.id };
+  } catch (error) {
+    const reason = error instanceof Refusal ? error.message : 'Something went wrong in Red Shelf itself.';
+    upload.progress =
+      error instanceof Cancelled
+        ? { ...upload.progress, state: 'cancelled', done: 0 }
+        : { ...upload.progress, state: 'failed', done: 0, reason };
+    if (!(error instanceof Cancelled) && !(error instanceof Refusal)) throw error;
+  }
+}
+
+async function writeRows(
+  tx: Tx,
+  recorder: Recorder,
+  verdicts: readonly RowVerdict[],
+  upload: Upload,
+  ports: Context['ports'],
+): Promise<number> {
+  const at = ports.now();
+  let written = 0;
+  const progressed = async (rows: number): Promise<void> => {
+    written += rows;
+    upload.progress = { ...upload.progress, done: written };
+    await breathe();
+    if (upload.cancelled) throw new Cancelled();
+  };
+  const added = verdicts.flatMap((row) => (row.verdict === 'add' ? [row] : []));
+  for (const some of chunks(added, BREATH)) {
+    const records = some.map(({ draft, count }) => newRecord(ports.newId(), at, { ...draft, count }));
+    await recorder.addSupplies(records);
+    const counts = records.map((record, i) => entry(ports.newId(), record.id, at, 'count', some[i]?.count));
+    await recorder.appendLedger(counts, records);
+    await progressed(some.length);
+  }
+  const altered = verdicts.flatMap((row) => (row.verdict === 'change' ? [row] : []));
+  for (const some of chunks(altered, BREATH)) {
+    for (const { id, draft, count } of some) {
+      const before = await supplyRecord(tx, id);
+      if (!before) throw new Error(`Supply ${id} vanished inside a transaction`);
+      const { kind, form, name, maker, range, code, hex, finish, familyOverride, familyReason, note } = draft;
+      const fields = {
+        kind,
+        form,
+        name,
+        maker,
+        range,
+        code,
+        hex,
+        finish,
+        familyOverride,
+        familyReason,
+        note,
+      };
+      await recorder.writeSupply(before, {
+        ...before,
+        ...fields,
+        version: before.version + 1,
+        updatedAt: at,
+      });
+      if (count) await recorder.appendLedger([entry(ports.newId(), id, at, 'count', count)], [before]);
+    }
+    await progressed(some.length);
+  }
+  return written;
+}
+
+/** Asks a running import to stop; what it wrote so far is rolled back. */
+export function cancelImport(uploads: Uploads, id: string): ImportProgress {
+  const upload = uploads.get(id);
+  upload.cancelled = true;
+  if (upload.progress.state === 'waiting') upload.progress = { ...upload.progress, state: 'cancelled' };
+  return upload.progress;
+}

@@ -1,0 +1,122 @@
+import { createHash } from 'node:crypto';
+import {
+  guessMapping,
+  planImport,
+  readCsv,
+  type CsvRefusal,
+  type CsvTable,
+  type KnownSupply,
+  type RowVerdict,
+} from '@red-shelf/core';
+import type { ImportChoices, ImportPreview, ImportProgress, RowView, UploadView } from '@red-shelf/contract';
+import { allSupplies } from '../db/supplyRepository';
+import type { Readable } from '../db/open';
+import { notFound, Refusal } from '../http/problem';
+import type { Context } from './context';
+
+/** A list that was uploaded and waits for the person's word. Nothing of it is in the stash. */
+export interface Upload {
+  readonly table: CsvTable;
+  progress: ImportProgress;
+  cancelled: boolean;
+}
+
+/** Uploads waiting in memory; the oldest makes way. Losing one costs choosing the file again. */
+const MOST_WAITING = 8;
+export class Uploads {
+  private readonly waiting = new Map<string, Upload>();
+  add(id: string, table: CsvTable): void {
+    const oldest = this.waiting.keys().next();
+    if (this.waiting.size >= MOST_WAITING && !oldest.done) this.waiting.delete(oldest.value);
+    const progress: ImportProgress = {
+      state: 'waiting',
+      done: 0,
+      total: table.rows.length,
+      changeId: null,
+      reason: null,
+    };
+    this.waiting.set(id, { table, progress, cancelled: false });
+  }
+  get(id: string): Upload {
+    const found = this.waiting.get(id);
+    if (!found) throw notFound('uploaded list');
+    return found;
+  }
+}
+
+const UNREADABLE: Record<CsvRefusal['code'], (refusal: CsvRefusal) => string> = {
+  csv_empty: () => 'The file is empty.',
+  csv_no_rows: () => 'The file has a heading row but no supplies under it.',
+  csv_not_text: () => 'This is not a text file. Save the sheet as CSV and choose that.',
+  csv_open_quote: ({ line }) =>
+    `A quotation mark is opened and never properly closed, near row ${line}. Mend it and choose the file again.`,
+  csv_too_many_rows: ({ have, most }) =>
+    `The list has ${have} rows; at most ${most} are read at once. Split it.`,
+  csv_too_many_columns: ({ have, most }) => `The list has ${have} columns; at most ${most} are read.`,
+};
+
+/** Reads an uploaded file and keeps it for mapping and preview. */
+export function receiveList({ ports }: Context, uploads: Uploads, bytes: Uint8Array): UploadView {
+  const table = readCsv(bytes);
+  if (!table.ok) throw new Refusal(422, table.code, UNREADABLE[table.code](table));
+  const id = ports.newId();
+  uploads.add(id, table);
+  return {
+    id,
+    encoding: table.encoding,
+    delimiter: table.delimiter,
+    headings: [...table.headings],
+    sample: table.rows.slice(0, 5).map((row) => [...row]),
+    rows: table.rows.length,
+    mapping: guessMapping(table.headings),
+  };
+}
+
+/** What importing would do to every row, against the stash as it is now. */
+export async function planUpload(
+  db: Readable,
+  { table }: Upload,
+  choices: ImportChoices,
+): Promise<{ verdicts: RowVerdict[]; token: string }> {
+  const known = (await allSupplies(db)).map(({ supply, stock }): KnownSupply => ({
+    ...supply,
+    items: stock?.items ?? 0,
+    left: stock?.left ?? 0,
+  }));
+  const verdicts = planImport(
+    { rows: table.rows, lines: table.lines, mapping: choices.mapping, defaults: choices.defaults },
+    known,
+  );
+  const outcome = verdicts.map((row) => [
+    row.line,
+    row.verdict,
+    'id' in row ? row.id : '',
+    'fields' in row ? row.fields : '',
+  ]);
+  return { verdicts, token: createHash('sha256').update(JSON.stringify(outcome)).digest('base64url') };
+}
+
+export async function previewImport(
+  { store }: Context,
+  uploads: Uploads,
+  id: string,
+  choices: ImportChoices,
+): Promise<ImportPreview> {
+  const { verdicts, token } = await planUpload(store.read, uploads.get(id), choices);
+  const tally = { add: 0, change: 0, same: 0, refuse: 0 };
+  for (const { verdict } of verdicts) tally[verdict]++;
+  return { rows: verdicts.map(rowToView), ...tally, token };
+}
+
+function rowToView(row: RowVerdict): RowView {
+  const refused = row.verdict === 'refuse';
+  return {
+    line: row.line,
+    verdict: row.verdict,
+    name: refused ? row.name : row.draft.name,
+    hex: refused ? null : row.draft.hex,
+    fields: row.verdict === 'change' ? [...row.fields] : [],
+    refusals: refused ? row.refusals.map((r) => ({ ...r, known: r.known ? [...r.known] : undefined })) : [],
+    sameAsLine: refused ? (row.sameAsLine ?? null) : null,
+  };
+}

@@ -1,0 +1,96 @@
+import type { ChangeView, Place } from '@red-shelf/contract';
+import { changes } from '../db/schema';
+import type { Tx } from '../db/open';
+import { insertSupplies, overwriteSupply, supplyRecord, type SupplyRecord } from '../db/supplyRepository';
+import { appendLedger, refoldStock, type LedgerRecord } from '../db/ledgerRepository';
+import {
+  insertUnit,
+  overwriteUnit,
+  placementsOf,
+  rewritePlacements,
+  type UnitRecord,
+} from '../db/wallRepository';
+import type { Ports } from './ports';
+
+/** What it takes to undo a change: how things were before, and what they must still be for the undo to be safe. */
+export interface Inverse {
+  supplies: { id: string; before: SupplyRecord | null; afterVersion: number }[];
+  units: { id: string; before: UnitRecord | null; afterVersion: number }[];
+  places: { supplyId: string; before: Place | null; after: Place | null }[];
+  /** Ledger entries to cancel. */
+  ledger: { id: string; supplyId: string }[];
+  /** Set when a whole document was brought in. */
+  snapshotId?: string;
+}
+
+/** Makes changes inside one transaction and remembers how to take them back. Every write of a service goes through one. */
+export class Recorder {
+  readonly inverse: Inverse = { supplies: [], units: [], places: [], ledger: [] };
+  constructor(
+    private readonly tx: Tx,
+    private readonly ports: Ports,
+  ) {}
+
+  async addSupplies(records: readonly SupplyRecord[]): Promise<void> {
+    await insertSupplies(this.tx, records);
+    for (const { id, version } of records)
+      this.inverse.supplies.push({ id, before: null, afterVersion: version });
+  }
+
+  async writeSupply(before: SupplyRecord, after: SupplyRecord): Promise<void> {
+    await overwriteSupply(this.tx, after);
+    this.inverse.supplies.push({ id: before.id, before, afterVersion: after.version });
+    // Another form counts differently, so what is left has to be read again.
+    if (before.form !== after.form || before.kind !== after.kind) await refoldStock(this.tx, [after]);
+  }
+
+  async addUnit(record: UnitRecord): Promise<void> {
+    await insertUnit(this.tx, record);
+    this.inverse.units.push({ id: record.id, before: null, afterVersion: record.version });
+  }
+
+  async writeUnit(before: UnitRecord, after: UnitRecord): Promise<void> {
+    await overwriteUnit(this.tx, after);
+    this.inverse.units.push({ id: before.id, before, afterVersion: after.version });
+  }
+
+  /** Appends to the ledger. Opening counts of supplies added by the same change need no undoing of their own. */
+  async appendLedger(entries: readonly LedgerRecord[], of: readonly SupplyRecord[]): Promise<void> {
+    await appendLedger(this.tx, entries, of);
+    const added = new Set(this.inverse.supplies.filter(({ before }) => before === null).map(({ id }) => id));
+    for (const { id, supplyId } of entries)
+      if (!added.has(supplyId)) this.inverse.ledger.push({ id, supplyId });
+  }
+
+  /** Sets supplies down, or lifts them for good where the place is null. */
+  async setPlaces(places: ReadonlyMap<string, Place | null>): Promise<void> {
+    const before = await placementsOf(this.tx, [...places.keys()]);
+    const down = [...places].flatMap(([supplyId, place]) => (place ? [{ supplyId, ...place }] : []));
+    await rewritePlacements(this.tx, [...before.keys()], down);
+    for (const [supplyId, after] of places) {
+      const was = before.get(supplyId);
+      this.inverse.places.push({
+        supplyId,
+        before: was ? { unitId: was.unitId, slot: was.slot } : null,
+        after,
+      });
+    }
+  }
+
+  /** Takes a supply out of the stash; its row and history stay. */
+  async removeSupply(id: string): Promise<SupplyRecord | undefined> {
+    const before = await supplyRecord(this.tx, id);
+    if (!before) return undefined;
+    const at = this.ports.now();
+    await this.setPlaces(new Map([[id, null]]));
+    await this.writeSupply(before, { ...before, version: before.version + 1, removedAt: at, updatedAt: at });
+    return before;
+  }
+
+  /** Writes the journal line. */
+  async finish(kind: ChangeView['kind'], name: string, count: number): Promise<ChangeView> {
+    const change = { id: this.ports.newId(), kind, name, count };
+    await this.tx.insert(changes).values({ ...change, at: this.ports.now(), inverse: this.inverse });
+    return change;
+  }
+}

@@ -1,0 +1,5 @@
+import { ArrangeScreen } from '../src/arrange/ArrangeScreen';
+
+export default function Arrange() {
+  return <ArrangeScreen />;
+}

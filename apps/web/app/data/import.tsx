@@ -1,0 +1,5 @@
+import { ImportScreen } from '../../src/data/ImportScreen';
+
+export default function Import() {
+  return <ImportScreen />;
+}

@@ -1,0 +1,5 @@
+import { GapsScreen } from '../src/gaps/GapsScreen';
+
+export default function Gaps() {
+  return <GapsScreen />;
+}

@@ -1,0 +1,5 @@
+import { WallScreen } from '../src/wall/WallScreen';
+
+export default function Wall() {
+  return <WallScreen />;
+}

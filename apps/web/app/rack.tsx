@@ -1,0 +1,5 @@
+import { NewRackScreen } from '../src/wall/NewRackScreen';
+
+export default function NewRack() {
+  return <NewRackScreen />;
+}

@@ -1,0 +1,5 @@
+import { AddScreen } from '../../src/stash/AddScreen';
+
+export default function Add() {
+  return <AddScreen />;
+}

@@ -1,0 +1,5 @@
+import { StashScreen } from '../../src/stash/StashScreen';
+
+export default function Stash() {
+  return <StashScreen />;
+}

@@ -1,0 +1,24 @@
+const path = require('node:path');
+const { getDefaultConfig } = require('expo/metro-config');
+
+const config = getDefaultConfig(__dirname);
+
+// Zod carries its messages in forty languages; the app speaks one (saves 267 KB).
+const englishOnly = path.resolve(__dirname, 'src/frame/zodEnglish.js');
+// Paper asks for an icon font first; the app brings its own few icons (saves 1.3 MB).
+const noIconFont = path.resolve(__dirname, 'src/frame/noIconFont.js');
+config.resolver.resolveRequest = (context, name, platform) => {
+  if (
+    /(^|\/)locales\/index\.(js|cjs)$/.test(name) &&
+    context.originModulePath.includes(`${path.sep}zod${path.sep}`)
+  )
+    return { type: 'sourceFile', filePath: englishOnly };
+  if (
+    /^@(react-native-vector-icons|expo\/vector-icons)\//.test(name) ||
+    name === 'react-native-vector-icons/MaterialCommunityIcons'
+  )
+    return { type: 'sourceFile', filePath: noIconFont };
+  return context.resolveRequest(context, name, platform);
+};
+
+module.exports = config;

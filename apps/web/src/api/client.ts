@@ -1,0 +1,61 @@
+import { fileRoutes, problem, routes, type Problem, type Route, type UploadView } from '@red-shelf/contract';
+import type { z } from 'zod';
+import { words } from '../copy/words';
+
+/** What the server refused, and why; `problem.title` is a sentence for people. */
+export class ApiError extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.title);
+    this.name = 'ApiError';
+  }
+}
+
+async function answerOf(request: Promise<Response>): Promise<unknown> {
+  let response: Response;
+  try {
+    response = await request;
+  } catch {
+    throw new ApiError({ type: 'about:blank', status: 0, code: 'offline', title: words.offline });
+  }
+  const body: unknown = await response.json().catch(() => undefined);
+  if (response.ok) return body;
+  const refusal = problem.safeParse(body);
+  throw new ApiError(
+    refusal.success
+      ? refusal.data
+      : { type: 'about:blank', status: response.status, code: 'unreadable', title: words.offline },
+  );
+}
+
+interface Given<B> {
+  readonly id?: string;
+  readonly body?: B;
+}
+
+/** Calls a route of the contract. The server is the same program, so its answers are trusted as typed. */
+export async function call<B extends z.ZodType, A extends z.ZodType>(
+  route: Route<B, A>,
+  { id = '', body }: Given<z.input<B>> = {},
+): Promise<z.output<A>> {
+  const path = route.path.replace(':id', encodeURIComponent(id));
+  const init: RequestInit = { method: route.method };
+  if (route.method === 'POST' || route.method === 'PUT') {
+    init.headers = { 'Content-Type': 'application/json' };
+    init.body = JSON.stringify(body ?? {});
+  }
+  return (await answerOf(fetch(path, init))) as z.output<A>;
+}
+
+/** Sends a file's bytes as they are. */
+const send = (path: string, file: Blob, type: string): Promise<unknown> =>
+  answerOf(fetch(path, { method: 'POST', body: file, headers: { 'Content-Type': type } }));
+
+export const uploadList = (file: Blob): Promise<UploadView> =>
+  send(fileRoutes.uploadList.path, file, 'application/octet-stream') as Promise<UploadView>;
+
+export const restoreDocument = (file: Blob): Promise<z.output<typeof fileRoutes.restore.answer>> =>
+  send(fileRoutes.restore.path, file, 'application/json') as Promise<
+    z.output<typeof fileRoutes.restore.answer>
+  >;
+
+export { routes };

@@ -1,0 +1,121 @@
+import { KIND_DEFINITIONS, KINDS, type Kind } from '@red-shelf/core';
+import type { ArrangeRequest } from '@red-shelf/contract';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { call, routes } from '../api/client';
+import { keys, useStash } from '../api/queries';
+import { useChange } from '../api/useChange';
+import { Waiting } from '../frame/Waiting';
+import { many, words } from '../copy/words';
+import { space } from '../theme/tokens';
+import { Button } from '../ui/Button';
+import { Chip } from '../ui/Chip';
+import { Note } from '../ui/Note';
+import { Page } from '../ui/Page';
+import { Txt } from '../ui/Txt';
+import { Preview } from './Preview';
+
+/** Flips one choice of several. */
+const flip = <T,>(chosen: readonly T[], each: T): T[] =>
+  chosen.includes(each) ? chosen.filter((other) => other !== each) : [...chosen, each];
+
+/** Choose what and where; see before and after with figures; apply, undo. */
+export function ArrangeScreen() {
+  const { stash, error } = useStash();
+  const { kind: wanted } = useLocalSearchParams<{ kind?: string }>();
+  const [kinds, setKinds] = useState<readonly Kind[]>([KINDS.find((kind) => kind === wanted) ?? 'ink']);
+  const [unitIds, setUnitIds] = useState<readonly string[] | null>(null);
+  const [darkFirst, setDarkFirst] = useState(false);
+  const [fromElsewhere, setFromElsewhere] = useState(false);
+  // Until racks are chosen by hand, those made for the chosen kinds are meant.
+  const units = stash?.wall.units ?? [];
+  const chosen =
+    unitIds ?? units.filter((unit) => unit.holds.some((kind) => kinds.includes(kind))).map(({ id }) => id);
+  const request: ArrangeRequest = {
+    kinds: [...kinds],
+    unitIds: chosen.filter((id) => units.some((unit) => unit.id === id)),
+    fromElsewhere,
+    scheme: { familyOrder: [], lightness: darkFirst ? 'dark-first' : 'light-first' },
+  };
+  const ready = request.kinds.length > 0 && request.unitIds.length > 0;
+  const preview = useQuery({
+    queryKey: [...keys.arrange, request],
+    queryFn: () => call(routes.previewArrange, { body: request }),
+    enabled: ready,
+    placeholderData: keepPreviousData,
+  });
+  const apply = useChange((token: string) => call(routes.applyArrange, { body: { ...request, token } }));
+  if (!stash) return <Waiting error={error} />;
+  const plan = ready ? preview.data : undefined;
+  return (
+    <Page title="Arrange" aside="Nothing moves until you apply it">
+      <View style={styles.choice}>
+        <Txt look="strong">What</Txt>
+        <View style={styles.chips} role="group" aria-label="Kinds to arrange">
+          {KINDS.map((kind) => (
+            <Chip
+              key={kind}
+              many
+              label={KIND_DEFINITIONS[kind].plural}
+              on={kinds.includes(kind)}
+              onPress={() => setKinds(flip(kinds, kind))}
+            />
+          ))}
+        </View>
+      </View>
+      <View style={styles.choice}>
+        <Txt look="strong">Into</Txt>
+        <View style={styles.chips} role="group" aria-label="Racks to arrange into">
+          {units.map((unit) => (
+            <Chip
+              key={unit.id}
+              many
+              label={`${unit.letter} ${unit.name}`}
+              on={chosen.includes(unit.id)}
+              onPress={() => setUnitIds(flip(chosen, unit.id))}
+            />
+          ))}
+        </View>
+      </View>
+      <View style={styles.choice}>
+        <Txt look="strong">How</Txt>
+        <View style={styles.chips}>
+          <View style={styles.chips} role="radiogroup" aria-label="Order inside a family">
+            <Chip label="light to dark" on={!darkFirst} onPress={() => setDarkFirst(false)} />
+            <Chip label="dark to light" on={darkFirst} onPress={() => setDarkFirst(true)} />
+          </View>
+          <Chip
+            many
+            label="also from other racks"
+            on={fromElsewhere}
+            onPress={() => setFromElsewhere(!fromElsewhere)}
+          />
+        </View>
+      </View>
+      {!ready && (
+        <Note>{units.length === 0 ? words.emptyWall : 'Choose at least one kind and one rack.'}</Note>
+      )}
+      {preview.error && <Note sort="error">{preview.error.message}</Note>}
+      {plan && (
+        <>
+          <Preview plan={plan} stash={stash}>
+            <Button
+              label={plan.moves === 0 ? 'Nothing to move' : `Apply: ${many(plan.moves, 'move')}`}
+              main
+              disabled={plan.moves === 0 || preview.isPlaceholderData}
+              busy={apply.isPending}
+              onPress={() => apply.mutate(plan.token, { onError: () => void preview.refetch() })}
+            />
+          </Preview>
+        </>
+      )}
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({
+  choice: { gap: space.s },
+  chips: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+});

@@ -1,0 +1,177 @@
+import type { ArrangePreview } from '@red-shelf/contract';
+import type { FamilyGroup } from '@red-shelf/core';
+import { useMemo, useState, type ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Stash } from '../api/queries';
+import { sayLeftOver } from '../copy/reasons';
+import { many } from '../copy/words';
+import { colour, radius, space } from '../theme/tokens';
+import { Note } from '../ui/Note';
+import { Swatch } from '../ui/Swatch';
+import { Txt } from '../ui/Txt';
+import { useWide } from '../ui/useWide';
+import { wallScale } from '../wall/geometry';
+import { UnitHead } from '../wall/UnitBlock';
+import { UnitDrawing } from '../wall/UnitDrawing';
+import { Strip } from './Strip';
+import { sayVerdict } from './verdict';
+
+interface PreviewProps {
+  readonly plan: ArrangePreview;
+  readonly stash: Stash;
+  /** The act, standing right under the verdict. */
+  readonly children: ReactNode;
+}
+
+/** Left-over things that are listed by name. */
+const LISTED = 30;
+
+/** Before and after side by side, with the figures that tell them apart. */
+export function Preview({ plan, stash, children }: PreviewProps) {
+  const verdict = sayVerdict(plan);
+  const { before, after, leftOver } = plan;
+  const step = (mean: number | null) => (mean === null ? '–' : mean.toFixed(1));
+  return (
+    <View style={styles.box}>
+      <View style={styles.figures}>
+        <Figure label="placed" now={String(before.figures.placed)} then={String(after.figures.placed)} />
+        <Figure
+          label="family breaks"
+          now={String(before.figures.familyBreaks)}
+          then={String(after.figures.familyBreaks)}
+        />
+        <Figure
+          label="mean colour step"
+          now={step(before.figures.meanStep)}
+          then={step(after.figures.meanStep)}
+        />
+        <Figure
+          label="empty slots"
+          now={String(before.figures.emptySlots)}
+          then={String(after.figures.emptySlots)}
+        />
+      </View>
+      <Note>
+        <Txt>
+          <Txt look="strong">{verdict.head}</Txt> {verdict.body}
+        </Txt>
+      </Note>
+      {children}
+      <Sides plan={plan} stash={stash} />
+      {leftOver.length > 0 && (
+        <View style={styles.left}>
+          <Txt look="strong" level={2}>
+            {`Left over: ${leftOver.length}`}
+          </Txt>
+          {leftOver.slice(0, LISTED).map(({ supplyId, reason }) => {
+            const supply = stash.byId.get(supplyId);
+            return supply ? (
+              <View key={supplyId} style={styles.leftRow}>
+                <Swatch hex={supply.hex} group={supply.group} size={32} />
+                <View style={styles.words}>
+                  <Txt look="strong">{supply.name}</Txt>
+                  <Txt look="quiet">{sayLeftOver(reason)}</Txt>
+                </View>
+              </View>
+            ) : null;
+          })}
+          {leftOver.length > LISTED && <Txt look="quiet">and {many(leftOver.length - LISTED, 'other')}</Txt>}
+        </View>
+      )}
+    </View>
+  );
+}
+
+function Figure({
+  label,
+  now,
+  then,
+}: {
+  readonly label: string;
+  readonly now: string;
+  readonly then: string;
+}) {
+  return (
+    <View style={styles.figure}>
+      <Txt look="number" style={styles.number}>
+        {then}
+      </Txt>
+      <Txt look="quiet">{label}</Txt>
+      <Txt look="quiet">{now === then ? 'as now' : `now ${now}`}</Txt>
+    </View>
+  );
+}
+
+function Sides({ plan, stash }: Omit<PreviewProps, 'children'>) {
+  const wide = useWide();
+  const [width, setWidth] = useState(0);
+  const ids = plan.after.units.map(({ unitId }) => unitId);
+  const units = stash.wall.units.filter(({ id }) => ids.includes(id));
+  const held = useMemo(() => {
+    const byUnit = new Map<string, Map<number, FamilyGroup>>();
+    for (const { unitId, slot, group } of plan.held)
+      byUnit.set(unitId, (byUnit.get(unitId) ?? new Map<number, FamilyGroup>()).set(slot, group));
+    return byUnit;
+  }, [plan.held]);
+  const each = wide ? Math.floor((width - space.l) / 2) : width;
+  const scale = wallScale(units, each);
+  const draw = (side: ArrangePreview['before'], title: string, withHeld: boolean) => (
+    <View style={[styles.side, { width: each }]}>
+      <Txt look="strong" level={2}>
+        {title}
+      </Txt>
+      <Strip side={side} byId={stash.byId} label={title} />
+      {units.map((unit) => {
+        const slots = (side.units.find(({ unitId }) => unitId === unit.id)?.slots ?? []).map((id) =>
+          id ? (stash.byId.get(id) ?? null) : null,
+        );
+        return (
+          <View key={unit.id} style={styles.unit}>
+            <UnitHead unit={unit} aside={`${slots.filter(Boolean).length} of ${slots.length}`} />
+            <UnitDrawing
+              unit={unit}
+              slots={slots}
+              scale={scale}
+              held={withHeld ? held.get(unit.id) : undefined}
+            />
+          </View>
+        );
+      })}
+    </View>
+  );
+  return (
+    <View
+      style={[styles.sides, wide && styles.beside]}
+      onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
+    >
+      {width > 0 && (
+        <>
+          {draw(plan.before, 'Now', false)}
+          {draw(plan.after, 'Planned', true)}
+        </>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { gap: space.m },
+  figures: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+  figure: {
+    flexGrow: 1,
+    flexBasis: 140,
+    padding: space.m - 4,
+    backgroundColor: colour.card,
+    borderWidth: 1,
+    borderColor: colour.hairline,
+    borderRadius: radius.m,
+  },
+  number: { fontSize: 24 },
+  sides: { gap: space.l },
+  beside: { flexDirection: 'row' },
+  side: { gap: space.s },
+  unit: { gap: 6 },
+  left: { gap: space.s },
+  leftRow: { flexDirection: 'row', gap: space.s + 2, alignItems: 'center' },
+  words: { flex: 1 },
+});

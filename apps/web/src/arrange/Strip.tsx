@@ -1,0 +1,48 @@
+import type { ArrangePreview, SupplyView } from '@red-shelf/contract';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import Svg, { Rect } from 'react-native-svg';
+import { colour } from '../theme/tokens';
+
+interface StripProps {
+  readonly side: ArrangePreview['before'];
+  readonly byId: ReadonlyMap<string, SupplyView>;
+  readonly label: string;
+}
+
+const HEIGHT = 40;
+
+/** The whole run as one band of colour, slot by slot: the eye sees a break at once. */
+export function Strip({ side, byId, label }: StripProps) {
+  const [width, setWidth] = useState(0);
+  const slots = side.units.flatMap((unit) => unit.slots);
+  const each = width / Math.max(1, slots.length);
+  return (
+    <View
+      style={styles.strip}
+      role="img"
+      aria-label={`${label}: ${side.figures.placed} colours in a row, ${side.figures.familyBreaks} changes of family`}
+      onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
+    >
+      <Svg width={width} height={HEIGHT}>
+        {slots.map((id, index) => {
+          const supply = id ? byId.get(id) : undefined;
+          // A hair wider than its share, so that no seams show between colours.
+          return supply ? (
+            <Rect key={index} x={index * each} y={0} width={each + 0.3} height={HEIGHT} fill={supply.hex} />
+          ) : null;
+        })}
+      </Svg>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  strip: {
+    height: HEIGHT,
+    backgroundColor: colour.card,
+    outlineWidth: 1,
+    outlineStyle: 'solid',
+    outlineColor: colour.hairline,
+  },
+});

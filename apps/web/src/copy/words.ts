@@ -1,0 +1,19 @@
+/** Words the app says, in one place: plain, short, never blaming. */
+export const words = {
+  search: 'Colour, name, code or place',
+  clearSearch: 'Clear the search',
+  undo: 'Undo',
+  loading: 'Fetching your stash…',
+  offline: 'Red Shelf does not answer. Check that it is still running, then try again.',
+  emptyWall: 'No racks yet. Put one up, and your stash has somewhere to stand.',
+  emptyStash: 'Nothing here yet. Add the first thing, or bring in a list.',
+  nothingFound: 'Nothing matches. Try fewer words.',
+  heavy:
+    'Tall or wall-hung storage: fix it to studs or proper anchors and keep to the maker’s load. Paper is heavy. Do not climb furniture. The maker’s instructions and a qualified person come before this app.',
+  solvent:
+    'Alcohol inks, solvents and sprays: air the room, keep them from flames and heat tools, and out of children’s reach. Follow the maker’s instructions.',
+} as const;
+
+/** `1 supply`, `2 supplies`. */
+export const many = (n: number, one: string, more = `${one}s`): string =>
+  `${n.toLocaleString('en')} ${n === 1 ? one : more}`;

@@ -1,0 +1,60 @@
+import type { UploadView } from '@red-shelf/contract';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { useMutation } from '@tanstack/react-query';
+import { uploadList } from '../api/client';
+import { many } from '../copy/words';
+import { Button } from '../ui/Button';
+import { Note } from '../ui/Note';
+import { Page } from '../ui/Page';
+import { Txt } from '../ui/Txt';
+import { chooseFile } from './files';
+import { MappingStep } from './MappingStep';
+
+const DELIMITERS: Readonly<Record<string, string>> = {
+  ',': 'commas',
+  ';': 'semicolons',
+  '\t': 'tabs',
+  '|': 'bars',
+};
+
+/** Bring in a list: choose a file, say what its columns are, look at what will happen, import. */
+export function ImportScreen() {
+  const [list, setList] = useState<{ name: string; upload: UploadView } | null>(null);
+  const send = useMutation({
+    mutationFn: async (file: File) => ({ name: file.name, upload: await uploadList(file) }),
+    onSuccess: setList,
+  });
+  const choose = async () => {
+    const file = await chooseFile('.csv,.tsv,.txt,text/csv');
+    if (file) send.mutate(file);
+  };
+  return (
+    <Page title="Bring in a list">
+      {!list && (
+        <>
+          <Txt>
+            A CSV with one supply a row. Name and colour are needed; kind, form, maker, range, code, finish,
+            quantity and note are welcome. Nothing is written before you say “import”.
+          </Txt>
+          <Button label="Choose a CSV" main busy={send.isPending} onPress={() => void choose()} />
+        </>
+      )}
+      {send.error && <Note sort="error">{send.error.message}</Note>}
+      {list && (
+        <>
+          <Txt look="quiet">
+            {list.name}: {many(list.upload.rows, 'row')}, parted by{' '}
+            {DELIMITERS[list.upload.delimiter] ?? list.upload.delimiter}, {list.upload.encoding}
+          </Txt>
+          <MappingStep
+            key={list.upload.id}
+            upload={list.upload}
+            onDone={() => router.replace('/stash')}
+            onOther={() => setList(null)}
+          />
+        </>
+      )}
+    </Page>
+  );
+}

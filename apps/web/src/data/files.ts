@@ -1,0 +1,19 @@
+/** Lets the person choose one file; null when they change their mind. */
+export function chooseFile(accept: string): Promise<File | null> {
+  return new Promise((resolve) => {
+    const input = document.createElement('input');
+    input.type = 'file';
+    input.accept = accept;
+    input.addEventListener('change', () => resolve(input.files?.[0] ?? null));
+    input.addEventListener('cancel', () => resolve(null));
+    input.click();
+  });
+}
+
+/** Saves what an address answers, under the name the server gives it. */
+export function saveFrom(path: string): void {
+  const link = document.createElement('a');
+  link.href = path;
+  link.download = '';
+  link.click();
+}

@@ -1,0 +1,42 @@
+import AtkinsonHyperlegibleNext_400Regular from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf';
+import AtkinsonHyperlegibleNext_700Bold from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold.ttf';
+import BarlowCondensed_600SemiBold from '@expo-google-fonts/barlow-condensed/600SemiBold/BarlowCondensed_600SemiBold.ttf';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { useFonts } from 'expo-font';
+import { useState, type ReactNode } from 'react';
+import { PaperProvider } from 'react-native-paper';
+import { paperTheme } from '../theme/paper';
+import { colour } from '../theme/tokens';
+import { Icon, isIconName } from '../ui/Icon';
+import { SayProvider } from './Say';
+import { Shell } from './Shell';
+
+const paperSettings = {
+  icon: ({ name, size, color }: { name: unknown; size: number; color?: string | undefined }) =>
+    isIconName(name) ? <Icon name={name} size={size} tint={color ?? colour.text} /> : null,
+};
+
+/** Everything around the screens: fonts, theme, server state, messages, places. */
+export function Frame({ children }: { readonly children: ReactNode }) {
+  const [client] = useState(
+    () =>
+      new QueryClient({
+        defaultOptions: { queries: { staleTime: 30_000, retry: 1 }, mutations: { retry: false } },
+      }),
+  );
+  const [ready, failed] = useFonts({
+    AtkinsonHyperlegibleNext_400Regular,
+    AtkinsonHyperlegibleNext_700Bold,
+    BarlowCondensed_600SemiBold,
+  });
+  if (!ready && !failed) return null;
+  return (
+    <QueryClientProvider client={client}>
+      <PaperProvider theme={paperTheme} settings={paperSettings}>
+        <SayProvider>
+          <Shell>{children}</Shell>
+        </SayProvider>
+      </PaperProvider>
+    </QueryClientProvider>
+  );
+}

@@ -1,0 +1,95 @@
+import { Link, usePathname, type Href } from 'expo-router';
+import type { ReactNode } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { colour, LIP, space } from '../theme/tokens';
+import { Icon, type IconName } from '../ui/Icon';
+import { Txt } from '../ui/Txt';
+import { useWide } from '../ui/useWide';
+
+const PLACES: readonly { href: Href; path: string; label: string; icon: IconName }[] = [
+  { href: '/', path: '/', label: 'Wall', icon: 'wall' },
+  { href: '/stash', path: '/stash', label: 'Stash', icon: 'stash' },
+  { href: '/arrange', path: '/arrange', label: 'Arrange', icon: 'arrange' },
+  { href: '/gaps', path: '/gaps', label: 'Gaps', icon: 'gaps' },
+  { href: '/data', path: '/data', label: 'Data', icon: 'data' },
+];
+
+const isAt = (path: string, here: string): boolean =>
+  path === '/' ? here === '/' || here === '/rack' : here.startsWith(path);
+
+/** The frame of every screen: places in a bar at the foot of a phone, in a rail on a wide screen. */
+export function Shell({ children }: { readonly children: ReactNode }) {
+  const wide = useWide();
+  const here = usePathname();
+  const places = PLACES.map(({ href, path, label, icon }) => {
+    const on = isAt(path, here);
+    return (
+      <Link key={path} href={href} asChild>
+        <Pressable
+          role="link"
+          aria-current={on ? 'page' : undefined}
+          style={wide ? styles.railPlace : styles.barPlace}
+        >
+          <View style={[wide ? styles.railLip : styles.barLip, on && styles.on]} />
+          <Icon name={icon} size={22} tint={on ? colour.text : colour.quiet} />
+          <Txt
+            look={on ? 'strong' : 'body'}
+            style={[wide ? styles.railLabel : styles.barLabel, !on && styles.off]}
+          >
+            {label}
+          </Txt>
+        </Pressable>
+      </Link>
+    );
+  });
+  return (
+    <View style={wide ? styles.wide : styles.phone}>
+      {wide && (
+        <View style={styles.rail} role="navigation">
+          <View style={styles.wordmark}>
+            <View style={styles.wordmarkLip} />
+            <Txt look="page">Red Shelf</Txt>
+          </View>
+          {places}
+        </View>
+      )}
+      <View style={styles.main} role="main">
+        {children}
+      </View>
+      {!wide && (
+        <View style={styles.bar} role="navigation">
+          {places}
+        </View>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  phone: { flex: 1, backgroundColor: colour.ground },
+  wide: { flex: 1, flexDirection: 'row', backgroundColor: colour.ground },
+  main: { flex: 1, minWidth: 0, minHeight: 0 },
+  rail: {
+    width: 168,
+    backgroundColor: colour.card,
+    borderRightWidth: 1,
+    borderRightColor: colour.hairline,
+    paddingTop: space.m,
+  },
+  wordmark: { paddingHorizontal: 18, paddingBottom: space.m, gap: space.s },
+  wordmarkLip: { width: 26, height: LIP, backgroundColor: colour.lip },
+  railPlace: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 46, paddingHorizontal: 18 },
+  railLip: { position: 'absolute', left: 0, top: 3, bottom: 3, width: LIP },
+  railLabel: { fontSize: 15.5 },
+  bar: {
+    flexDirection: 'row',
+    backgroundColor: colour.card,
+    borderTopWidth: 1,
+    borderTopColor: colour.hairline,
+  },
+  barPlace: { flex: 1, alignItems: 'center', justifyContent: 'center', minHeight: 62, gap: 3 },
+  barLip: { position: 'absolute', top: -1, left: 0, right: 0, height: LIP },
+  barLabel: { fontSize: 12.5 },
+  on: { backgroundColor: colour.lip },
+  off: { color: colour.quiet },
+});

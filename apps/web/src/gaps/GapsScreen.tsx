@@ -1,0 +1,157 @@
+import { findGaps, formOf, KIND_DEFINITIONS } from '@red-shelf/core';
+import type { SupplyView } from '@red-shelf/contract';
+import { router } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { call, routes } from '../api/client';
+import { useStash } from '../api/queries';
+import { useChange } from '../api/useChange';
+import { Waiting } from '../frame/Waiting';
+import { sayStock, sayWhat } from '../copy/supply';
+import { many } from '../copy/words';
+import { colour, LIP, radius, space } from '../theme/tokens';
+import { Button } from '../ui/Button';
+import { Note } from '../ui/Note';
+import { Page } from '../ui/Page';
+import { Swatch } from '../ui/Swatch';
+import { Txt } from '../ui/Txt';
+
+type Sort = 'running' | 'unplaced';
+
+/** What is low or out, and what has no place. */
+export function GapsScreen() {
+  const { stash, error } = useStash();
+  const [sort, setSort] = useState<Sort>('running');
+  const gaps = useMemo(
+    () => findGaps((stash?.supplies ?? []).map((supply) => ({ ...supply, placed: supply.place !== null }))),
+    [stash],
+  );
+  if (!stash) return <Waiting error={error} />;
+  const running = [...gaps.out, ...gaps.low];
+  const shown = sort === 'running' ? running : gaps.unplaced;
+  return (
+    <Page title="Gaps" aside={`${many(running.length + gaps.unplaced.length, 'thing')} worth a look`}>
+      <View style={styles.tiles} role="radiogroup" aria-label="Which gaps">
+        <Tile
+          label={`running out: ${gaps.out.length} out, ${gaps.low.length} low`}
+          count={running.length}
+          on={sort === 'running'}
+          onPress={() => setSort('running')}
+        />
+        <Tile
+          label="without a place"
+          count={gaps.unplaced.length}
+          on={sort === 'unplaced'}
+          onPress={() => setSort('unplaced')}
+        />
+      </View>
+      {shown.length === 0 ? (
+        <Note>
+          {sort === 'running' ? 'Nothing is low. Use something pretty.' : 'Everything has a place.'}
+        </Note>
+      ) : (
+        <View style={styles.list}>
+          {shown.map((supply) => (
+            <GapRow key={supply.id} supply={supply} sort={sort} />
+          ))}
+        </View>
+      )}
+    </Page>
+  );
+}
+
+function Tile({
+  label,
+  count,
+  on,
+  onPress,
+}: {
+  label: string;
+  count: number;
+  on: boolean;
+  onPress: () => void;
+}) {
+  return (
+    <Pressable
+      role="radio"
+      aria-checked={on}
+      aria-label={`${count} ${label}`}
+      onPress={onPress}
+      style={styles.tile}
+    >
+      <View style={[styles.tileLip, on && styles.tileOn]} />
+      <Txt look="number" style={styles.count}>
+        {count}
+      </Txt>
+      <Txt look="quiet">{label}</Txt>
+    </Pressable>
+  );
+}
+
+function GapRow({ supply, sort }: { readonly supply: SupplyView; readonly sort: Sort }) {
+  const form = formOf(supply.kind, supply.form);
+  const buy = useChange(() =>
+    call(routes.actOnSupply, { id: supply.id, body: { act: 'buy', amount: form.usualPurchase } }),
+  );
+  const { state, uses } = supply.stock;
+  const used = uses === 0 ? 'never used' : `used ${many(uses, 'time')}`;
+  const reason = state === 'out' ? `out, ${used}` : `${sayStock(supply)}, ${used}`;
+  return (
+    <View style={styles.row}>
+      <Pressable
+        role="link"
+        aria-label={supply.name}
+        onPress={() => router.push({ pathname: '/stash', params: { supply: supply.id } })}
+        style={styles.thing}
+      >
+        <Swatch hex={supply.hex} group={supply.group} />
+        <View style={styles.words}>
+          <Txt look="strong">{supply.name}</Txt>
+          <Txt look="quiet">{sort === 'running' ? `${reason} · ${sayWhat(supply)}` : sayWhat(supply)}</Txt>
+        </View>
+      </Pressable>
+      {sort === 'running' ? (
+        <Button
+          label="Bought"
+          says={`Bought: ${supply.name}`}
+          busy={buy.isPending}
+          onPress={() => buy.mutate(undefined)}
+        />
+      ) : (
+        <Button
+          label="Find a place"
+          says={`Find a place for ${KIND_DEFINITIONS[supply.kind].plural}`}
+          onPress={() => router.push({ pathname: '/arrange', params: { kind: supply.kind } })}
+        />
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  tiles: { flexDirection: 'row', gap: space.s },
+  tile: {
+    flex: 1,
+    padding: space.m - 4,
+    backgroundColor: colour.card,
+    borderWidth: 1,
+    borderColor: colour.hairline,
+    borderRadius: radius.m,
+    overflow: 'hidden',
+  },
+  tileLip: { position: 'absolute', left: 0, right: 0, top: 0, height: LIP },
+  tileOn: { backgroundColor: colour.lip },
+  count: { fontSize: 24 },
+  list: { backgroundColor: colour.card, marginHorizontal: -space.m },
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.s,
+    paddingHorizontal: space.m,
+    paddingVertical: space.s,
+    borderBottomWidth: 1,
+    borderBottomColor: colour.hairline,
+  },
+  thing: { flex: 1, flexDirection: 'row', gap: 12, alignItems: 'center', minWidth: 0 },
+  words: { flex: 1 },
+});

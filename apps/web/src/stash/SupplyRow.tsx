@@ -1,0 +1,62 @@
+import type { SupplyView } from '@red-shelf/contract';
+import { memo } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { sayStock, sayWhat } from '../copy/supply';
+import { colour, LIP, space } from '../theme/tokens';
+import { Flag } from '../ui/Note';
+import { Swatch } from '../ui/Swatch';
+import { Txt } from '../ui/Txt';
+
+interface SupplyRowProps {
+  readonly supply: SupplyView;
+  readonly address: string | null;
+  readonly selected: boolean;
+  readonly onPress: (id: string) => void;
+}
+
+/** One supply: its colour, what it is, what is left, where it lives. */
+export const SupplyRow = memo(function SupplyRow({ supply, address, selected, onPress }: SupplyRowProps) {
+  const { state } = supply.stock;
+  const flag = state !== 'ok' ? state : address === null ? 'no place' : null;
+  return (
+    <Pressable role="button" onPress={() => onPress(supply.id)} style={styles.row}>
+      <Swatch hex={supply.hex} group={supply.group} />
+      <View style={styles.words}>
+        <Txt look="strong" lines={1}>
+          {supply.name}
+        </Txt>
+        <Txt look="quiet" lines={1}>
+          {sayWhat(supply)}
+        </Txt>
+      </View>
+      {flag && <Flag label={flag} />}
+      <View style={styles.figures}>
+        <Txt look="number" style={styles.left} lines={1}>
+          {sayStock(supply)}
+        </Txt>
+        <Txt look="label" style={styles.address}>
+          {address ?? '–'}
+        </Txt>
+      </View>
+      {selected && <View style={styles.lip} />}
+    </Pressable>
+  );
+});
+
+const styles = StyleSheet.create({
+  row: {
+    height: 56,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 12,
+    paddingHorizontal: space.m,
+    backgroundColor: colour.card,
+    borderBottomWidth: 1,
+    borderBottomColor: colour.hairline,
+  },
+  words: { flex: 1, minWidth: 0 },
+  figures: { alignItems: 'flex-end', minWidth: 52 },
+  left: { fontSize: 15 },
+  address: { color: colour.quiet, fontSize: 15 },
+  lip: { position: 'absolute', left: 0, right: 0, bottom: 0, height: LIP, backgroundColor: colour.lip },
+});

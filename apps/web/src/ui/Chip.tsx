@@ -1,0 +1,42 @@
+import { Pressable, StyleSheet } from 'react-native';
+import { colour, radius, space, TOUCH } from '../theme/tokens';
+import { Txt } from './Txt';
+
+interface ChipProps {
+  readonly label: string;
+  readonly on: boolean;
+  readonly onPress: () => void;
+  /** Several may be on at once. */
+  readonly many?: boolean;
+}
+
+/** A choice that is on or off. */
+export function Chip({ label, on, onPress, many = false }: ChipProps) {
+  return (
+    <Pressable
+      role={many ? 'checkbox' : 'radio'}
+      aria-checked={on}
+      onPress={onPress}
+      style={[styles.chip, on && styles.on]}
+    >
+      <Txt look="strong" style={[styles.label, on && styles.onLabel]}>
+        {label}
+      </Txt>
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  chip: {
+    minHeight: TOUCH,
+    justifyContent: 'center',
+    paddingHorizontal: space.m - 2,
+    borderRadius: radius.m,
+    borderWidth: 1,
+    borderColor: colour.hairline,
+    backgroundColor: colour.card,
+  },
+  on: { backgroundColor: colour.action, borderColor: colour.action },
+  label: { fontSize: 14 },
+  onLabel: { color: colour.onAction },
+});

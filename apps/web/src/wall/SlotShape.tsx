@@ -1,0 +1,129 @@
+import { FAMILY_GROUP_INFO, formOf, inkOn } from '@red-shelf/core';
+import type { SupplyView } from '@red-shelf/contract';
+import { Circle, G, Rect, Text as SvgText } from 'react-native-svg';
+import { colour, font } from '../theme/tokens';
+import type { Box } from './geometry';
+
+interface SlotShapeProps {
+  readonly box: Box;
+  /** Inside width of the slot, mm, for drawing narrower things to scale. */
+  readonly slotWidthMm: number;
+  readonly supply: SupplyView;
+  /** Faded while a search looks for other things. */
+  readonly dim: boolean;
+  /** First of its family in the unit: shows the two letters even where slots are small. */
+  readonly first: boolean;
+}
+
+const EDGE = 'rgba(30,31,33,0.28)';
+/** Letters need this much room, px. */
+const ROOM_FOR_MARK = { w: 17, h: 11 };
+
+/** A supply's visible end: a pad is a bar, a marker a round end, a bottle a cap, a spool a ring, card an edge, stickers a pocket. */
+export function SlotShape({ box: slot, slotWidthMm, supply, dim, first }: SlotShapeProps) {
+  const { hex } = supply;
+  const { end, envelope } = formOf(supply.kind, supply.form);
+  const box =
+    end === 'bar' ? { ...slot, w: slot.w * Math.min(1, (1.04 * envelope.widthMm) / slotWidthMm) } : slot;
+  const mark = first && box.w >= ROOM_FOR_MARK.w && box.h >= ROOM_FOR_MARK.h;
+  const size = Math.min(13, box.h * 0.8);
+  // Round ends wear the letters in the middle, where a spool has its hole.
+  const centred = end === 'ring' || end === 'round' || end === 'cap';
+  return (
+    <G opacity={dim ? 0.13 : 1}>
+      {shape(end, box, hex)}
+      {supply.stock.state === 'out' && (
+        <Hollow box={box} round={end === 'round' || end === 'ring' || end === 'cap'} />
+      )}
+      {mark && (
+        <SvgText
+          x={centred ? box.x + box.w / 2 : box.x + 4}
+          y={box.y + (centred ? box.h / 2 : Math.min(box.h / 2, 12)) + size * 0.35}
+          textAnchor={centred ? 'middle' : 'start'}
+          fontSize={size}
+          fontFamily={font.label}
+          fill={end === 'ring' ? colour.text : inkOn(hex)}
+        >
+          {FAMILY_GROUP_INFO[supply.group].mark}
+        </SvgText>
+      )}
+    </G>
+  );
+}
+
+function shape(end: ReturnType<typeof formOf>['end'], { x, y, w, h }: Box, hex: string) {
+  const cx = x + w / 2;
+  const cy = y + h / 2;
+  const r = Math.min(w, h) / 2;
+  const line = { stroke: EDGE, strokeWidth: 0.75 };
+  switch (end) {
+    case 'bar':
+      return <Rect x={x} y={y + h * 0.08} width={w} height={h * 0.84} rx={1.5} fill={hex} {...line} />;
+    case 'round':
+      return (
+        <>
+          <Circle cx={cx} cy={cy} r={r * 0.92} fill={hex} {...line} />
+          <Circle
+            cx={cx}
+            cy={cy}
+            r={r * 0.24}
+            fill="none"
+            stroke={inkOn(hex)}
+            strokeOpacity={0.35}
+            strokeWidth={0.75}
+          />
+        </>
+      );
+    case 'cap':
+      return (
+        <>
+          <Rect x={x + w * 0.3} y={y} width={w * 0.4} height={h * 0.3} rx={1} fill={colour.quiet} />
+          <Rect
+            x={x + w * 0.12}
+            y={y + h * 0.28}
+            width={w * 0.76}
+            height={h * 0.72}
+            rx={2}
+            fill={hex}
+            {...line}
+          />
+        </>
+      );
+    case 'ring':
+      return (
+        <>
+          <Circle cx={cx} cy={cy} r={r * 0.94} fill={hex} {...line} />
+          <Circle cx={cx} cy={cy} r={r * 0.36} fill={colour.rack} {...line} />
+        </>
+      );
+    case 'edge':
+      return (
+        <Rect
+          x={x + w * 0.1}
+          y={y + h * 0.02}
+          width={w * 0.8}
+          height={h * 0.98}
+          rx={0.75}
+          fill={hex}
+          {...line}
+        />
+      );
+    case 'pocket':
+      return (
+        <>
+          <Rect x={x} y={y} width={w} height={h} rx={2} fill={colour.card} {...line} />
+          <Rect x={x + w * 0.08} y={y + h * 0.06} width={w * 0.84} height={h * 0.74} rx={2} fill={hex} />
+          <Rect x={x} y={y + h * 0.72} width={w} height={h * 0.28} rx={2} fill={colour.card} {...line} />
+        </>
+      );
+  }
+}
+
+/** A diagonal stroke over something that has run out: its name stays on the shelf, the thing is gone. */
+function Hollow({ box: { x, y, w, h }, round }: { box: Box; round: boolean }) {
+  return round ? (
+    <Circle cx={x + w / 2} cy={y + h / 2} r={Math.min(w, h) * 0.26} fill={colour.rack} />
+  ) : (
+    <Rect x={x + w * 0.14} y={y + h * 0.26} width={w * 0.72} height={h * 0.48} fill={colour.rack} />
+  );
+}

@@ -1,0 +1,68 @@
+import { slotCount } from '@red-shelf/core';
+import type { SupplyView, UnitView } from '@red-shelf/contract';
+import { memo, useCallback } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { colour, radius, space } from '../theme/tokens';
+import { Txt } from '../ui/Txt';
+import type { SlotChoice } from './SlotPanel';
+import { UnitDrawing } from './UnitDrawing';
+
+interface UnitBlockProps {
+  readonly unit: UnitView;
+  readonly slots: readonly (SupplyView | null)[];
+  readonly scale: number;
+  readonly lit: ReadonlySet<string> | undefined;
+  readonly selected: number | null;
+  readonly onSelect: (choice: SlotChoice) => void;
+}
+
+/** A unit with its letter, its name and how full it is. */
+export const UnitBlock = memo(function UnitBlock({
+  unit,
+  slots,
+  scale,
+  lit,
+  selected,
+  onSelect,
+}: UnitBlockProps) {
+  const full = slots.filter((slot) => slot !== null).length;
+  const select = useCallback((slot: number) => onSelect({ unitId: unit.id, slot }), [onSelect, unit.id]);
+  return (
+    <View style={styles.block}>
+      <UnitHead unit={unit} aside={`${full} of ${slotCount(unit)}`} />
+      <UnitDrawing unit={unit} slots={slots} scale={scale} lit={lit} selected={selected} onSelect={select} />
+    </View>
+  );
+});
+
+/** The label-tape letter and name of a unit. */
+export function UnitHead({ unit, aside }: { readonly unit: UnitView; readonly aside: string }) {
+  return (
+    <View style={styles.head}>
+      <View style={styles.letter}>
+        <Txt look="label" style={styles.letterText}>
+          {unit.letter}
+        </Txt>
+      </View>
+      <Txt look="strong" level={2} style={styles.name} lines={1}>
+        {unit.name}
+      </Txt>
+      <Txt look="quiet">{aside}</Txt>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  block: { gap: 6 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: space.s },
+  letter: {
+    minWidth: 18,
+    height: 18,
+    borderRadius: radius.s / 2,
+    backgroundColor: colour.action,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  letterText: { color: colour.onAction, fontSize: 13 },
+  name: { flex: 1 },
+});

@@ -1,0 +1,120 @@
+import { slotCount } from '@red-shelf/core';
+import { router } from 'expo-router';
+import { useMemo, useRef, useState } from 'react';
+import { ScrollView, StyleSheet, View, type TextInput } from 'react-native';
+import { useStash } from '../api/queries';
+import { Waiting } from '../frame/Waiting';
+import { many, words } from '../copy/words';
+import { colour, space } from '../theme/tokens';
+import { Button } from '../ui/Button';
+import { Note } from '../ui/Note';
+import { PageHead } from '../ui/Page';
+import { SearchField } from '../ui/SearchField';
+import { Txt } from '../ui/Txt';
+import { useKeys } from '../ui/useKeys';
+import { useWide } from '../ui/useWide';
+import { intoColumns, stepSlot, wallScale } from './geometry';
+import { SlotPanel, type SlotChoice } from './SlotPanel';
+import { UnitBlock } from './UnitBlock';
+import { useFound, useSlots } from './useWall';
+
+/** The room's units, to scale and full of colour. Search dims what does not match; a tap says what lives in a slot. */
+export function WallScreen() {
+  const { stash, error } = useStash();
+  const wide = useWide();
+  const [query, setQuery] = useState('');
+  const [choice, setChoice] = useState<SlotChoice | null>(null);
+  const [width, setWidth] = useState(0);
+  const field = useRef<TextInput>(null);
+  const slots = useSlots(stash);
+  const found = useFound(stash, query);
+  const lit = useMemo(() => found && new Set(found.map(({ id }) => id)), [found]);
+  const units = stash?.wall.units ?? [];
+  const unit = units.find(({ id }) => id === choice?.unitId);
+  const step = (key: string) => () => {
+    if (unit && choice) setChoice({ unitId: unit.id, slot: stepSlot(unit, choice.slot, key) });
+  };
+  useKeys({
+    '/': () => field.current?.focus(),
+    ...(choice
+      ? {
+          ArrowLeft: step('ArrowLeft'),
+          ArrowRight: step('ArrowRight'),
+          ArrowUp: step('ArrowUp'),
+          ArrowDown: step('ArrowDown'),
+          Escape: () => setChoice(null),
+        }
+      : {}),
+  });
+  if (!stash) return <Waiting error={error} />;
+
+  const total = units.reduce((sum, { rows, columns }) => sum + slotCount({ rows, columns }), 0);
+  const placed = stash.supplies.filter(({ place }) => place !== null).length;
+  const columns = wide ? 2 : 1;
+  const columnWidth = Math.floor((width - (columns - 1) * space.l) / columns);
+  const scale = wallScale(units, columnWidth);
+  return (
+    <View style={styles.split}>
+      <ScrollView
+        style={styles.page}
+        contentContainerStyle={[styles.inside, choice && !wide && styles.underSheet]}
+      >
+        <PageHead
+          title={stash.wall.roomName}
+          aside={`${many(units.length, 'rack')} · ${placed} in place · ${total - placed} open`}
+        />
+        <SearchField ref={field} value={query} onChange={setQuery} />
+        {found && (
+          <Txt look="quiet">
+            {found.length === 0
+              ? words.nothingFound
+              : `${many(found.length, 'match', 'matches')}, ${found.filter(({ place }) => place).length} of them on the wall`}
+          </Txt>
+        )}
+        {units.length === 0 && <Note>{words.emptyWall}</Note>}
+        <View style={styles.columns} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+          {width > 0 &&
+            intoColumns(units, columns, 30 / scale).map((column, c) => (
+              <View key={c} style={[styles.column, { width: columnWidth }]}>
+                {column.map((each) => (
+                  <UnitBlock
+                    key={each.id}
+                    unit={each}
+                    slots={slots.get(each.id) ?? []}
+                    scale={scale}
+                    lit={lit}
+                    selected={choice?.unitId === each.id ? choice.slot : null}
+                    onSelect={setChoice}
+                  />
+                ))}
+              </View>
+            ))}
+        </View>
+        <View style={styles.acts}>
+          <Button label="Put up a rack" icon="plus" onPress={() => router.push('/rack')} />
+        </View>
+      </ScrollView>
+      {choice && unit && (
+        <SlotPanel
+          unit={unit}
+          slots={slots.get(unit.id) ?? []}
+          choice={choice}
+          stash={stash}
+          onChoose={setChoice}
+          onClose={() => setChoice(null)}
+        />
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  split: { flex: 1, flexDirection: 'row', minHeight: 0 },
+  page: { flex: 1, backgroundColor: colour.ground },
+  inside: { padding: space.m, paddingTop: 14, gap: space.m, paddingBottom: space.l * 3 },
+  /** Room to scroll the last rack clear of the sheet. */
+  underSheet: { paddingBottom: 320 },
+  columns: { flexDirection: 'row', gap: space.l },
+  column: { gap: space.m + 4 },
+  acts: { alignItems: 'flex-start' },
+});

@@ -1,0 +1,29 @@
+import { slotCount } from '@red-shelf/core';
+import type { SupplyView } from '@red-shelf/contract';
+import { useDeferredValue, useMemo } from 'react';
+import type { Stash } from '../api/queries';
+import { makeSearch } from '../stash/search';
+
+/** What lives in every slot of every unit, in reading order. */
+export function useSlots(stash: Stash | undefined): ReadonlyMap<string, (SupplyView | null)[]> {
+  return useMemo(() => {
+    const slots = new Map<string, (SupplyView | null)[]>(
+      (stash?.wall.units ?? []).map((unit) => [
+        unit.id,
+        Array<SupplyView | null>(slotCount(unit)).fill(null),
+      ]),
+    );
+    for (const supply of stash?.supplies ?? []) {
+      const unit = supply.place && slots.get(supply.place.unitId);
+      if (unit && supply.place) unit[supply.place.slot] = supply;
+    }
+    return slots;
+  }, [stash]);
+}
+
+/** Supplies a query finds; undefined when nothing is searched for. */
+export function useFound(stash: Stash | undefined, query: string): SupplyView[] | undefined {
+  const search = useMemo(() => stash && makeSearch(stash.supplies, stash.wall.units), [stash]);
+  const wanted = useDeferredValue(query.trim());
+  return useMemo(() => (wanted === '' || !search ? undefined : search(wanted)), [search, wanted]);
+}

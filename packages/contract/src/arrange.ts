@@ -1,0 +1,46 @@
+import { FAMILY_GROUPS, KINDS } from '@red-shelf/core';
+import { z } from 'zod';
+
+export const scheme = z.object({
+  familyOrder: z.array(z.enum(FAMILY_GROUPS)),
+  lightness: z.enum(['light-first', 'dark-first']),
+});
+
+export const arrangeRequest = z.object({
+  kinds: z.array(z.enum(KINDS)).min(1, 'Choose at least one kind to arrange.'),
+  unitIds: z.array(z.string()).min(1, 'Choose at least one rack to arrange into.'),
+  /** Also bring in supplies of these kinds that live in other racks. */
+  fromElsewhere: z.boolean().default(false),
+  scheme: scheme.optional(),
+});
+export type ArrangeRequest = z.input<typeof arrangeRequest>;
+
+const figures = z.object({
+  placed: z.int(),
+  emptySlots: z.int(),
+  familyBreaks: z.int(),
+  meanStep: z.number().nullable(),
+});
+const side = z.object({
+  figures,
+  /** Unit id → supply id, or null for an open slot, in reading order. */
+  units: z.array(z.object({ unitId: z.string(), slots: z.array(z.string().nullable()) })),
+});
+
+export const leftOverReason = z.discriminatedUnion('code', [
+  z.object({ code: z.enum(['too_wide', 'too_high', 'too_deep']), needMm: z.number(), haveMm: z.number() }),
+  z.object({ code: z.enum(['wrong_kind', 'no_room']) }),
+]);
+export type LeftOverView = z.infer<typeof leftOverReason>;
+
+export const arrangePreview = z.object({
+  before: side,
+  after: side,
+  held: z.array(z.object({ unitId: z.string(), slot: z.int(), group: z.enum(FAMILY_GROUPS) })),
+  leftOver: z.array(z.object({ supplyId: z.string(), reason: leftOverReason })),
+  /** Supplies whose slot changes. */
+  moves: z.int(),
+  /** Names the state this was computed from; applying says it back. */
+  token: z.string(),
+});
+export type ArrangePreview = z.infer<typeof arrangePreview>;

@@ -1,0 +1,75 @@
+import { groupOf, type Family, type FamilyGroup } from '../colour/families';
+import { familyOf, type Finish } from '../colour/family';
+import { chromaOf, hueOf, labOf, type Lab } from '../colour/lab';
+import { DEFAULT_SCHEME, familyRanks, type Scheme } from './scheme';
+
+/** The least a thing needs to take its place in a rainbow. */
+export interface ColouredItem {
+  readonly id: string;
+  /** sRGB `#rrggbb`. */
+  readonly hex: string;
+  readonly finish?: Finish | null;
+  /** Where a person has overruled the computed family. */
+  readonly family?: Family | null;
+}
+
+/** A coloured thing with what comparing it needs, computed once. */
+export interface Keyed<T> {
+  readonly item: T;
+  readonly id: string;
+  readonly group: FamilyGroup;
+  readonly lab: Lab;
+}
+type Order<T> = (a: T, b: T) => number;
+
+/** The stretch of the shelf an item belongs to: the person's family if given, else the computed one. */
+export const familyGroupOf = (item: ColouredItem): FamilyGroup =>
+  groupOf(item.family ?? familyOf(item.hex, item.finish ?? undefined).family);
+
+export const keyed = <T extends ColouredItem>(item: T): Keyed<T> => ({
+  item,
+  id: item.id,
+  group: familyGroupOf(item),
+  lab: labOf(item.hex),
+});
+
+/** The first order that tells two things apart decides. */
+const chain =
+  <T>(...orders: readonly Order<T>[]): Order<T> =>
+  (a, b) => {
+    for (const order of orders) {
+      const answer = order(a, b);
+      if (answer !== 0) return answer;
+    }
+    return 0;
+  };
+const by =
+  <T>(value: (thing: T) => number): Order<T> =>
+  (a, b) =>
+    value(a) - value(b);
+const byId: Order<{ id: string }> = (a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+
+/** Family, then lightness, then chroma and hue; the id last, so that the order is total. */
+export function makeRainbowOrder(scheme: Scheme = DEFAULT_SCHEME): Order<Keyed<unknown>> {
+  const rank = familyRanks(scheme);
+  const direction = scheme.lightness === 'light-first' ? -1 : 1;
+  return chain<Keyed<unknown>>(
+    by((k) => rank[k.group]),
+    by((k) => direction * k.lab.l),
+    by((k) => chromaOf(k.lab)),
+    by((k) => hueOf(k.lab)),
+    byId,
+  );
+}
+
+/**
+ * The items in rainbow order: by family, then light to dark (or as the scheme says).
+ * Total and stable: the same items always come out the same way, however they came in.
+ * Throws NotAColourError when an item's hex is not a colour.
+ */
+export function rainbowOrder<T extends ColouredItem>(items: readonly T[], scheme?: Scheme): T[] {
+  return items
+    .map(keyed)
+    .sort(makeRainbowOrder(scheme))
+    .map((k) => k.item);
+}

@@ -1,0 +1,53 @@
+import type { Family } from './families';
+import { FAMILY_PROTOTYPES } from './familyPrototypes';
+import { scoreFamilies } from './familyScore';
+import { labOf } from './lab';
+import { NotAColourError, parseColour } from './parse';
+
+export const FINISHES = ['matte', 'shimmer', 'metallic', 'glitter', 'neon', 'clear', 'holographic'] as const;
+export type Finish = (typeof FINISHES)[number];
+
+export interface FamilyOpinion {
+  readonly family: Family;
+  readonly runnerUp: Family;
+  /** Share of the vote the family got, 0–1; below about 0.5 a person should be asked. */
+  readonly confidence: number;
+}
+
+/** Finishes that outrank hue, and the family they make. */
+const FINISH_FAMILY: Partial<Record<Finish, Family>> = {
+  metallic: 'metallic',
+  holographic: 'metallic',
+  glitter: 'metallic',
+  clear: 'clear',
+};
+
+/**
+ * The colour family people would file a colour under, with the family next in line and a confidence 0–1.
+ * `hex` may be written any way parseColour reads. A metallic, holographic, glitter or clear finish outranks hue.
+ * It is an opinion from colours that people have named; an override always wins over it.
+ * Throws NotAColourError.
+ */
+export function familyOf(hex: string, finish?: Finish): FamilyOpinion {
+  const key = `${hex}|${finish ?? ''}`;
+  const known = remembered.get(key);
+  if (known) return known;
+  const opinion = judge(hex, finish);
+  if (remembered.size >= REMEMBER_AT_MOST) remembered.clear();
+  remembered.set(key, opinion);
+  return opinion;
+}
+
+/** Opinions never change, and a stash asks for the same colours again and again. */
+const remembered = new Map<string, FamilyOpinion>();
+const REMEMBER_AT_MOST = 20_000;
+
+function judge(hex: string, finish?: Finish): FamilyOpinion {
+  const colour = parseColour(hex);
+  if (!colour.ok) throw new NotAColourError(hex);
+  const [best, next] = scoreFamilies(labOf(colour.hex), FAMILY_PROTOTYPES);
+  if (!best || !next) throw new Error('The family table is empty');
+  const byFinish = finish && FINISH_FAMILY[finish];
+  if (byFinish) return { family: byFinish, runnerUp: best.family, confidence: 1 };
+  return { family: best.family, runnerUp: next.family, confidence: best.share };
+}

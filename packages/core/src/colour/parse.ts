@@ -1,0 +1,38 @@
+import { formatHex, parse, toGamut } from 'culori';
+
+/** Why a text is not a colour. */
+export interface ColourRefusal {
+  readonly ok: false;
+  readonly code: 'colour_missing' | 'colour_unknown' | 'colour_see_through';
+  readonly given: string;
+}
+export interface ParsedColour {
+  readonly ok: true;
+  /** Lower-case `#rrggbb`, sRGB. */
+  readonly hex: string;
+}
+
+const BARE_HEX = /^(?:[0-9a-f]{3}|[0-9a-f]{6})$/i;
+const intoSrgb = toGamut('rgb', 'oklch');
+
+/**
+ * Reads a colour as people write it: `#c23b42`, `c23b42`, `#c34`, `rgb(194 59 66)`, `hsl(…)`, `lab(…)`
+ * or a CSS colour name. Colours outside sRGB are brought to the nearest one a screen can show.
+ * A see-through colour is refused: a supply's colour is judged on paper.
+ */
+export function parseColour(text: string): ParsedColour | ColourRefusal {
+  const given = text.trim();
+  if (given === '') return { ok: false, code: 'colour_missing', given };
+  const colour = parse(BARE_HEX.test(given) ? `#${given}` : given.toLowerCase());
+  if (!colour) return { ok: false, code: 'colour_unknown', given };
+  if (colour.alpha !== undefined && colour.alpha < 1) return { ok: false, code: 'colour_see_through', given };
+  return { ok: true, hex: formatHex(intoSrgb(colour)) };
+}
+
+/** Thrown by functions that take a colour which must already have been parsed at the edge. */
+export class NotAColourError extends Error {
+  constructor(readonly given: string) {
+    super(`Expected a colour such as #c23b42, was given "${given}"`);
+    this.name = 'NotAColourError';
+  }
+}

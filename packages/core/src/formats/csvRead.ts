@@ -1,0 +1,71 @@
+import Papa from 'papaparse';
+
+export interface CsvTable {
+  readonly ok: true;
+  readonly encoding: 'utf-8' | 'utf-16le' | 'utf-16be' | 'windows-1252';
+  readonly delimiter: string;
+  readonly headings: readonly string[];
+  /** Cells by row; a row's line number in the file is in `lines`. */
+  readonly rows: readonly (readonly string[])[];
+  /** 1-based row numbers as a spreadsheet shows them: the heading row is 1. */
+  readonly lines: readonly number[];
+}
+export interface CsvRefusal {
+  readonly ok: false;
+  readonly code:
+    | 'csv_empty'
+    | 'csv_no_rows'
+    | 'csv_not_text'
+    | 'csv_open_quote'
+    | 'csv_too_many_rows'
+    | 'csv_too_many_columns';
+  readonly line?: number;
+  readonly have?: number;
+  readonly most?: number;
+}
+
+export const MOST_CSV_ROWS = 20_000;
+export const MOST_CSV_COLUMNS = 200;
+
+/** The text of a file and how it was encoded: a byte order mark decides, else UTF-8 if valid, else Windows-1252. */
+export function decodeText(bytes: Uint8Array): { text: string; encoding: CsvTable['encoding'] } {
+  const starts = (...mark: number[]): boolean => mark.every((byte, i) => bytes[i] === byte);
+  if (starts(0xff, 0xfe)) return { text: new TextDecoder('utf-16le').decode(bytes), encoding: 'utf-16le' };
+  if (starts(0xfe, 0xff)) return { text: new TextDecoder('utf-16be').decode(bytes), encoding: 'utf-16be' };
+  try {
+    return { text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), encoding: 'utf-8' };
+  } catch {
+    // Not valid UTF-8: the other thing spreadsheets write.
+    return { text: new TextDecoder('windows-1252').decode(bytes), encoding: 'windows-1252' };
+  }
+}
+
+/** Reads a CSV file of unknown delimiter and encoding. Bad files are refused with the line at fault. */
+export function readCsv(bytes: Uint8Array): CsvTable | CsvRefusal {
+  const { text, encoding } = decodeText(bytes);
+  if (text.trim() === '') return { ok: false, code: 'csv_empty' };
+  if (text.includes('\u0000')) return { ok: false, code: 'csv_not_text' };
+  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+    skipEmptyLines: false,
+    delimitersToGuess: [',', ';', '\t', '|'],
+  });
+  const broken = parsed.errors.find((error) => error.type === 'Quotes');
+  if (broken) return { ok: false, code: 'csv_open_quote', line: (broken.row ?? 0) + 1 };
+  const filled = parsed.data
+    .map((cells, i) => ({ cells: cells.map((cell) => cell.trim()), line: i + 1 }))
+    .filter(({ cells }) => cells.some((cell) => cell !== ''));
+  const [heading, ...body] = filled;
+  if (!heading || body.length === 0) return { ok: false, code: 'csv_no_rows' };
+  if (body.length > MOST_CSV_ROWS)
+    return { ok: false, code: 'csv_too_many_rows', have: body.length, most: MOST_CSV_ROWS };
+  if (heading.cells.length > MOST_CSV_COLUMNS)
+    return { ok: false, code: 'csv_too_many_columns', have: heading.cells.length, most: MOST_CSV_COLUMNS };
+  return {
+    ok: true,
+    encoding,
+    delimiter: parsed.meta.delimiter,
+    headings: heading.cells,
+    rows: body.map(({ cells }) => cells),
+    lines: body.map(({ line }) => line),
+  };
+}

@@ -1,0 +1,40 @@
+import Papa from 'papaparse';
+import { formOf } from '../kinds/registry';
+import { LIST_FIELD_NAMES, LIST_FIELDS, type ListField } from './fields';
+import type { OpeningCount, SupplyDraft } from './supplyDraft';
+
+/** Quantity and level cells that `readQuantity` reads back to the same count. */
+function quantityCells(supply: SupplyDraft & OpeningCount): { quantity: string; level: string } {
+  const form = formOf(supply.kind, supply.form);
+  // Whole micrometres in mm, so that nothing is rounded away.
+  if (form.counting === 'length') return { quantity: `${supply.left / 1_000} mm`, level: '' };
+  if (form.counting !== 'fill') return { quantity: String(supply.left), level: '' };
+  const perFill = form.usesPerFill ?? 1;
+  if (supply.items === 0 || supply.left >= supply.items * perFill)
+    return { quantity: String(supply.items), level: supply.items === 0 ? 'empty' : 'full' };
+  const share = supply.left / (supply.items * perFill);
+  return { quantity: String(supply.items), level: `${Number((100 * share).toFixed(4))}%` };
+}
+
+/** Writes supplies as CSV (RFC 4180) with the headings that importing recognises. */
+export function writeCsv(supplies: readonly (SupplyDraft & OpeningCount)[]): string {
+  const rows = supplies.map((supply) => {
+    const cells: Record<ListField, string> = {
+      kind: supply.kind,
+      form: formOf(supply.kind, supply.form).name,
+      name: supply.name,
+      maker: supply.maker,
+      range: supply.range,
+      code: supply.code,
+      colour: supply.hex,
+      finish: supply.finish,
+      family: supply.familyOverride ?? '',
+      familyReason: supply.familyReason,
+      note: supply.note,
+      ...quantityCells(supply),
+    };
+    return LIST_FIELDS.map((field) => cells[field]);
+  });
+  const table = { fields: LIST_FIELDS.map((field) => LIST_FIELD_NAMES[field]), data: rows };
+  return Papa.unparse(table, { escapeFormulae: true, newline: '\r\n' });
+}

@@ -1,0 +1,75 @@
+/** The columns of a supply list, as imported and exported. */
+export const LIST_FIELDS = [
+  'kind',
+  'form',
+  'name',
+  'maker',
+  'range',
+  'code',
+  'colour',
+  'finish',
+  'family',
+  'familyReason',
+  'quantity',
+  'level',
+  'note',
+] as const;
+export type ListField = (typeof LIST_FIELDS)[number];
+
+/** Which column of a file holds which field, by column index; a missing field is not in the file. */
+export type ColumnMapping = Readonly<Partial<Record<ListField, number>>>;
+
+export const LIST_FIELD_NAMES: Readonly<Record<ListField, string>> = {
+  kind: 'Kind',
+  form: 'Form',
+  name: 'Name',
+  maker: 'Maker',
+  range: 'Range',
+  code: 'Code',
+  colour: 'Colour',
+  finish: 'Finish',
+  family: 'Family',
+  familyReason: 'Family reason',
+  quantity: 'Quantity',
+  level: 'Level',
+  note: 'Note',
+};
+
+const HEADINGS: Readonly<Record<ListField, readonly string[]>> = {
+  kind: ['kind', 'type', 'category', 'supply', 'supply type'],
+  form: ['form', 'shape', 'format', 'size', 'style'],
+  name: ['name', 'colour name', 'color name', 'title', 'shade', 'description', 'item', 'ink', 'marker'],
+  maker: ['maker', 'brand', 'manufacturer', 'company', 'make', 'vendor'],
+  range: ['range', 'line', 'collection', 'series'],
+  code: ['code', 'number', 'no', 'no.', 'sku', 'id', '#', 'item number', 'ref'],
+  colour: ['colour', 'color', 'hex', 'hex colour', 'hex color', 'rgb', 'swatch', 'colour code', 'color code'],
+  finish: ['finish', 'effect', 'surface'],
+  family: ['family', 'colour family', 'color family', 'group'],
+  familyReason: ['family reason', 'reason'],
+  quantity: ['quantity', 'qty', 'how many', 'count', 'amount', 'stock', 'owned', 'left', 'pcs'],
+  level: ['level', 'fill', 'fullness'],
+  note: ['note', 'notes', 'comment', 'comments', 'remarks'],
+};
+
+const plain = (heading: string): string =>
+  heading
+    .trim()
+    .toLowerCase()
+    .replace(/[_\s-]+/g, ' ');
+
+/** Guesses which column holds which field from the headings; the person can change it. */
+export function guessMapping(headings: readonly string[]): ColumnMapping {
+  const mapping: Partial<Record<ListField, number>> = {};
+  const taken = new Set<number>();
+  const plainHeadings = headings.map(plain);
+  for (const field of LIST_FIELDS) {
+    for (const wanted of HEADINGS[field]) {
+      const column = plainHeadings.findIndex((heading, i) => heading === wanted && !taken.has(i));
+      if (column < 0) continue;
+      mapping[field] = column;
+      taken.add(column);
+      break;
+    }
+  }
+  return mapping;
+}

@@ -1,0 +1,100 @@
+import { fold } from '../search/fold';
+import type { ColumnMapping, ListField } from './fields';
+import { readRow, type CellRefusal, type RowDefaults } from './rowRead';
+import type { OpeningCount, SupplyDraft } from './supplyDraft';
+
+/** A supply that is already in the stash, as an import sees it. */
+export interface KnownSupply extends SupplyDraft, OpeningCount {
+  readonly id: string;
+}
+
+/** What will become of one row. */
+export type RowVerdict =
+  | {
+      readonly line: number;
+      readonly verdict: 'add';
+      readonly draft: SupplyDraft;
+      readonly count: OpeningCount;
+    }
+  | {
+      readonly line: number;
+      readonly verdict: 'change';
+      readonly id: string;
+      readonly draft: SupplyDraft;
+      readonly count: OpeningCount | null;
+      readonly fields: readonly ListField[];
+    }
+  | { readonly line: number; readonly verdict: 'same'; readonly id: string; readonly draft: SupplyDraft }
+  | {
+      readonly line: number;
+      readonly verdict: 'refuse';
+      readonly refusals: readonly CellRefusal[];
+      /** Set when an earlier row of the file is the same supply. */
+      readonly sameAsLine?: number;
+      readonly name: string;
+    };
+
+/** Two rows speak of one supply when kind, form, maker, range, code and name agree. */
+const identity = (s: SupplyDraft): string =>
+  [s.kind, s.form, s.maker, s.range, s.code, s.name].map(fold).join('\u0001');
+
+/** Fields an import may change on a supply that is there; the others are what it is known by. */
+const CHANGEABLE = {
+  colour: 'hex',
+  finish: 'finish',
+  family: 'familyOverride',
+  familyReason: 'familyReason',
+  note: 'note',
+} as const satisfies Partial<Record<ListField, keyof SupplyDraft>>;
+
+export interface ListToImport {
+  readonly rows: readonly (readonly string[])[];
+  readonly lines: readonly number[];
+  readonly mapping: ColumnMapping;
+  readonly defaults: RowDefaults;
+}
+
+/** Says of every row what importing it would do. Writes nothing; the same input always gives the same plan. */
+export function planImport(list: ListToImport, known: readonly KnownSupply[]): RowVerdict[] {
+  const byIdentity = new Map(known.map((supply) => [identity(supply), supply]));
+  const seen = new Map<string, number>();
+  return list.rows.map((cells, i): RowVerdict => {
+    const line = list.lines[i] ?? i + 2;
+    const reading = readRow(cells, list.mapping, list.defaults);
+    if (!reading.ok) {
+      const column = list.mapping.name;
+      const name = column === undefined ? '' : (cells[column] ?? '');
+      return { line, verdict: 'refuse', refusals: reading.refusals, name };
+    }
+    const key = identity(reading.draft);
+    const earlier = seen.get(key);
+    if (earlier !== undefined)
+      return { line, verdict: 'refuse', refusals: [], sameAsLine: earlier, name: reading.draft.name };
+    seen.set(key, line);
+    const there = byIdentity.get(key);
+    if (!there)
+      return { line, verdict: 'add', draft: reading.draft, count: reading.count ?? { items: 0, left: 0 } };
+    return compare(line, reading, there);
+  });
+}
+
+function compare(
+  line: number,
+  reading: Extract<ReturnType<typeof readRow>, { ok: true }>,
+  there: KnownSupply,
+): RowVerdict {
+  const fields: ListField[] = [];
+  const next: Record<string, unknown> = {};
+  for (const [field, key] of Object.entries(CHANGEABLE) as [keyof typeof CHANGEABLE, keyof SupplyDraft][]) {
+    if (!reading.given.has(field) || reading.draft[key] === there[key]) continue;
+    next[key] = reading.draft[key];
+    fields.push(field);
+  }
+  const { count } = reading;
+  const recount = count !== null && (count.items !== there.items || count.left !== there.left);
+  if (recount) fields.push('quantity');
+  const { id, items: _items, left: _left, ...now } = there;
+  const draft: SupplyDraft = { ...now, ...next };
+  if (fields.length === 0) return { line, verdict: 'same', id, draft };
+  return { line, verdict: 'change', id, draft, count: recount ? count : null, fields };
+}

@@ -1,0 +1,151 @@
+import { FAMILIES, isFamily, type Family } from '../colour/families';
+import { FINISHES, type Finish } from '../colour/family';
+import { parseColour } from '../colour/parse';
+import { KINDS, type FormDefinition, type Kind } from '../kinds/definition';
+import { findForm, formsOfKind, KIND_DEFINITIONS } from '../kinds/registry';
+import { fold } from '../search/fold';
+import type { ColumnMapping, ListField } from './fields';
+import { readQuantity } from './quantity';
+import { MOST_CHARACTERS, type OpeningCount, type SupplyDraft } from './supplyDraft';
+
+/** Why a cell, and so its row, is refused. */
+export interface CellRefusal {
+  readonly field: ListField;
+  readonly code:
+    | 'missing'
+    | 'too_long'
+    | 'unknown_kind'
+    | 'unknown_form'
+    | 'unknown_finish'
+    | 'unknown_family'
+    | 'not_a_colour'
+    | 'not_a_quantity'
+    | 'negative'
+    | 'unknown_level';
+  readonly given: string;
+  readonly known?: readonly string[];
+  readonly most?: number;
+}
+
+/** Answers for fields a file does not have. */
+export interface RowDefaults {
+  readonly kind: Kind;
+  readonly form?: string;
+}
+
+export type RowReading =
+  | {
+      readonly ok: true;
+      readonly draft: SupplyDraft;
+      /** Null where the file says nothing of how many. */
+      readonly count: OpeningCount | null;
+      /** Fields the file really has, for changing only those of a supply that is already there. */
+      readonly given: ReadonlySet<ListField>;
+    }
+  | { readonly ok: false; readonly refusals: readonly CellRefusal[] };
+
+/** Spreadsheet programs run cells that begin with = + - @; exports guard them with an apostrophe, which is taken off here. */
+const unguard = (cell: string): string => (/^'[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
+
+/** Reads one row of a list into a supply, or says cell by cell what is wrong with it. */
+export function readRow(cells: readonly string[], mapping: ColumnMapping, defaults: RowDefaults): RowReading {
+  const refusals: CellRefusal[] = [];
+  const given = new Set<ListField>();
+  const cell = (field: ListField): string => {
+    const column = mapping[field];
+    const text = column === undefined ? '' : unguard((cells[column] ?? '').trim());
+    if (text !== '') given.add(field);
+    return text;
+  };
+  const text = (field: keyof typeof MOST_CHARACTERS): string => {
+    const value = cell(field);
+    const most = MOST_CHARACTERS[field];
+    if (value.length > most)
+      refusals.push({ field, code: 'too_long', given: `${value.slice(0, 20)}…`, most });
+    return value;
+  };
+  const oneOf = <T extends string>(
+    field: ListField,
+    known: readonly T[],
+    code: CellRefusal['code'],
+    absent: T,
+  ): T => {
+    const word = cell(field);
+    if (word === '') return absent;
+    const found = known.find((k) => fold(k) === fold(word));
+    if (!found) refusals.push({ field, code, given: word, known });
+    return found ?? absent;
+  };
+
+  const kind = readKind(cell('kind'), defaults.kind, refusals);
+  const form = readForm(cell('form'), kind, defaults, refusals);
+  const name = text('name');
+  if (name === '') refusals.push({ field: 'name', code: 'missing', given: '' });
+  const colour = parseColour(cell('colour'));
+  if (!colour.ok)
+    refusals.push(
+      colour.code === 'colour_missing'
+        ? { field: 'colour', code: 'missing', given: '' }
+        : { field: 'colour', code: 'not_a_colour', given: colour.given },
+    );
+  const finish = oneOf<Finish>('finish', FINISHES, 'unknown_finish', 'matte');
+  const familyWord = cell('family');
+  let familyOverride: Family | null = null;
+  const familyReason = text('familyReason');
+  if (familyWord !== '') {
+    const word = fold(familyWord).replace('gray', 'grey');
+    if (isFamily(word)) familyOverride = word;
+    else refusals.push({ field: 'family', code: 'unknown_family', given: familyWord, known: FAMILIES });
+  }
+  const quantity = readQuantity(cell('quantity'), cell('level'), form);
+  if (quantity !== null && !quantity.ok) refusals.push(quantity.refusal);
+  const draft: Omit<SupplyDraft, 'hex'> = {
+    kind,
+    form: form.id,
+    name,
+    maker: text('maker'),
+    range: text('range'),
+    code: text('code'),
+    finish,
+    familyOverride,
+    familyReason,
+    note: text('note'),
+  };
+  if (refusals.length > 0 || !colour.ok) return { ok: false, refusals };
+  const count = quantity === null ? null : quantity.ok ? quantity.count : null;
+  return { ok: true, draft: { ...draft, hex: colour.hex }, count, given };
+}
+
+function readKind(word: string, absent: Kind, refusals: CellRefusal[]): Kind {
+  if (word === '') return absent;
+  const wanted = fold(word);
+  const found = KINDS.find((kind) => {
+    const { name, plural } = KIND_DEFINITIONS[kind];
+    return [kind, name, plural, `${name}s`].some((known) => fold(known) === wanted);
+  });
+  if (found) return found;
+  if (wanted === 'card' || wanted === 'paper') return 'cardstock';
+  if (wanted === 'pen' || wanted === 'pens') return 'marker';
+  refusals.push({ field: 'kind', code: 'unknown_kind', given: word, known: KINDS });
+  return absent;
+}
+
+function readForm(word: string, kind: Kind, defaults: RowDefaults, refusals: CellRefusal[]): FormDefinition {
+  const usual =
+    findForm(kind, defaults.kind === kind ? (defaults.form ?? '') : '') ??
+    findForm(kind, KIND_DEFINITIONS[kind].defaultForm);
+  const fallback = usual ?? formsOfKind(kind)[0];
+  if (!fallback) throw new Error(`Kind ${kind} has no forms`);
+  if (word === '') return fallback;
+  const found = formsOfKind(kind).find((form) =>
+    [form.id, form.name].some((known) => fold(known) === fold(word)),
+  );
+  if (found) return found;
+  refusals.push({
+    field: 'form',
+    code: 'unknown_form',
+    given: word,
+    known: formsOfKind(kind).map((form) => form.name),
+  });
+  return fallback;
+}

@@ -1,0 +1,30 @@
+import type { Stock } from '../stock/ledger';
+
+/** A supply as the gaps list sees it. */
+export interface GapSubject {
+  readonly id: string;
+  readonly stock: Stock;
+  readonly placed: boolean;
+}
+
+export interface Gaps<T> {
+  /** Nothing left, the most used first: those are worth buying again. */
+  readonly out: readonly T[];
+  /** Low, the most used first. */
+  readonly low: readonly T[];
+  /** In the stash but nowhere on the wall. */
+  readonly unplaced: readonly T[];
+}
+
+/** What is missing: stock that is out or low, and things with no place. */
+export function findGaps<T extends GapSubject>(supplies: readonly T[]): Gaps<T> {
+  const mostUsed = (a: T, b: T): number =>
+    b.stock.uses - a.stock.uses || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+  const inState = (state: Stock['state']): T[] =>
+    supplies.filter((supply) => supply.stock.state === state).sort(mostUsed);
+  return {
+    out: inState('out'),
+    low: inState('low'),
+    unplaced: supplies.filter((supply) => !supply.placed),
+  };
+}

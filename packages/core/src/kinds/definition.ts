@@ -1,0 +1,58 @@
+/** What the app must know of a kind and its forms, as data. */
+
+export const KINDS = ['ink', 'marker', 'cardstock', 'ribbon', 'sticker'] as const;
+export type Kind = (typeof KINDS)[number];
+
+/**
+ * How a form is counted:
+ * `fill` – whole things that run dry slowly (pads, markers): how many, and how many uses are left in them;
+ * `sheets` and `pieces` – counted one by one; `length` – micrometres on the roll.
+ */
+export type Counting = 'fill' | 'sheets' | 'pieces' | 'length';
+
+/** The visible end: what a supply of this form looks like on the shelf. */
+export type VisibleEnd = 'bar' | 'round' | 'cap' | 'edge' | 'ring' | 'pocket';
+
+/** Outside size as it stands in its slot, seen from the front, in millimetres. */
+export interface EnvelopeMm {
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly depthMm: number;
+}
+
+export interface FormDefinition {
+  readonly id: string;
+  readonly kind: Kind;
+  /** As said after the name: "full pad". */
+  readonly name: string;
+  readonly counting: Counting;
+  readonly end: VisibleEnd;
+  readonly envelope: EnvelopeMm;
+  /** `fill` forms: uses from full to dry; a default the person's own record will correct. */
+  readonly usesPerFill?: number;
+  /** At or below this (uses, sheets, pieces or µm) the supply is low. */
+  readonly lowAt: number;
+  /** How many a purchase usually is, in items, sheets, pieces or µm. */
+  readonly usualPurchase: number;
+}
+
+export interface KindDefinition {
+  readonly id: Kind;
+  readonly name: string;
+  readonly plural: string;
+  /** The form a new supply starts with. */
+  readonly defaultForm: string;
+}
+
+/** A form's facts without repeating the kind on every line. */
+export const formsOf = (
+  kind: Kind,
+  forms: readonly Omit<FormDefinition, 'kind'>[],
+): readonly FormDefinition[] => forms.map((form) => ({ kind, ...form }));
+
+/** Millimetres wide, high and deep. */
+export const envelope = (widthMm: number, heightMm: number, depthMm: number): EnvelopeMm => ({
+  widthMm,
+  heightMm,
+  depthMm,
+});

@@ -1,0 +1,90 @@
+import type { EnvelopeMm, Kind, VisibleEnd } from '../kinds/definition';
+import { envelope } from '../kinds/definition';
+
+/** A kind of unit a person can put up, with sizes to start from. */
+export interface UnitTemplate {
+  readonly id: string;
+  readonly name: string;
+  /** Kinds it is made for; others are refused a place by Arrange unless the person says so. */
+  readonly holds: readonly Kind[];
+  readonly end: VisibleEnd;
+  readonly rows: number;
+  readonly columns: number;
+  readonly slot: EnvelopeMm;
+  /** Wall between slots, mm. */
+  readonly wallMm: number;
+  /** How much of the lowest part of each slot the front hides, mm. */
+  readonly frontMm: number;
+}
+
+export const UNIT_TEMPLATES: readonly UnitTemplate[] = [
+  {
+    id: 'pad-rack',
+    name: 'Pad rack',
+    holds: ['ink'],
+    end: 'bar',
+    rows: 12,
+    columns: 5,
+    slot: envelope(102, 22, 70),
+    wallMm: 4,
+    frontMm: 0,
+  },
+  {
+    id: 'marker-tray',
+    name: 'Marker tray',
+    holds: ['marker'],
+    end: 'round',
+    rows: 5,
+    columns: 16,
+    slot: envelope(18, 18, 140),
+    wallMm: 3,
+    frontMm: 0,
+  },
+  {
+    id: 'bottle-grid',
+    name: 'Bottle grid',
+    holds: ['ink'],
+    end: 'cap',
+    rows: 6,
+    columns: 12,
+    slot: envelope(36, 122, 36),
+    wallMm: 3,
+    frontMm: 40,
+  },
+  {
+    id: 'card-file',
+    name: 'Card file',
+    holds: ['cardstock'],
+    end: 'edge',
+    rows: 1,
+    columns: 40,
+    slot: envelope(10, 310, 310),
+    wallMm: 2,
+    frontMm: 220,
+  },
+  {
+    id: 'ribbon-pegs',
+    name: 'Ribbon pegs',
+    holds: ['ribbon'],
+    end: 'ring',
+    rows: 4,
+    columns: 8,
+    slot: envelope(60, 60, 40),
+    wallMm: 4,
+    frontMm: 0,
+  },
+  {
+    id: 'sticker-album',
+    name: 'Sticker album',
+    holds: ['sticker'],
+    end: 'pocket',
+    rows: 4,
+    columns: 6,
+    slot: envelope(100, 140, 4),
+    wallMm: 4,
+    frontMm: 0,
+  },
+];
+
+export const findTemplate = (id: string): UnitTemplate | undefined =>
+  UNIT_TEMPLATES.find((template) => template.id === id);
