@@ -50,5 +50,5 @@ export {
 } from './formats/fields';
 export { planImport, type KnownSupply, type RowVerdict } from './formats/importPlan';
 export { readQuantity } from './formats/quantity';
-export type { CellRefusal } from './formats/rowRead';
+export type { CellRefusal } from './formats/refusal';
 export { MOST_CHARACTERS, type OpeningCount, type SupplyDraft } from './formats/supplyDraft';

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { guessMapping } from './fields';
 
 export interface CsvTable {
   readonly ok: true;
@@ -40,32 +41,45 @@ export function decodeText(bytes: Uint8Array): { text: string; encoding: CsvTabl
   }
 }
 
+/** Rows a delimiter is judged by. */
+const JUDGED_ROWS = 20;
+
+/** The delimiter under which the headings make most sense, and failing that the rows have most columns. */
+function guessDelimiter(text: string): string {
+  const judged = [',', ';', '\t', '|'].map((delimiter) => {
+    const { data } = Papa.parse<string[]>(text, { delimiter, preview: JUDGED_ROWS });
+    const known = Object.keys(guessMapping(data[0] ?? [])).length;
+    return { delimiter, known, columns: Math.min(...data.map((row) => row.length)) };
+  });
+  judged.sort((p, q) => q.known - p.known || q.columns - p.columns);
+  return judged[0]?.delimiter ?? ',';
+}
+
 /** Reads a CSV file of unknown delimiter and encoding. Bad files are refused with the line at fault. */
 export function readCsv(bytes: Uint8Array): CsvTable | CsvRefusal {
   const { text, encoding } = decodeText(bytes);
   if (text.trim() === '') return { ok: false, code: 'csv_empty' };
   if (text.includes('\u0000')) return { ok: false, code: 'csv_not_text' };
-  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
-    skipEmptyLines: false,
-    delimitersToGuess: [',', ';', '\t', '|'],
-  });
+  const body = text.replace(/^\uFEFF/, '').replace(/[\r\n]+$/, '');
+  const delimiter = guessDelimiter(body);
+  const parsed = Papa.parse<string[]>(body, { delimiter, skipEmptyLines: false });
   const broken = parsed.errors.find((error) => error.type === 'Quotes');
   if (broken) return { ok: false, code: 'csv_open_quote', line: (broken.row ?? 0) + 1 };
   const filled = parsed.data
     .map((cells, i) => ({ cells: cells.map((cell) => cell.trim()), line: i + 1 }))
     .filter(({ cells }) => cells.some((cell) => cell !== ''));
-  const [heading, ...body] = filled;
-  if (!heading || body.length === 0) return { ok: false, code: 'csv_no_rows' };
-  if (body.length > MOST_CSV_ROWS)
-    return { ok: false, code: 'csv_too_many_rows', have: body.length, most: MOST_CSV_ROWS };
+  const [heading, ...supplies] = filled;
+  if (!heading || supplies.length === 0) return { ok: false, code: 'csv_no_rows' };
+  if (supplies.length > MOST_CSV_ROWS)
+    return { ok: false, code: 'csv_too_many_rows', have: supplies.length, most: MOST_CSV_ROWS };
   if (heading.cells.length > MOST_CSV_COLUMNS)
     return { ok: false, code: 'csv_too_many_columns', have: heading.cells.length, most: MOST_CSV_COLUMNS };
   return {
     ok: true,
     encoding,
-    delimiter: parsed.meta.delimiter,
+    delimiter,
     headings: heading.cells,
-    rows: body.map(({ cells }) => cells),
-    lines: body.map(({ line }) => line),
+    rows: supplies.map(({ cells }) => cells),
+    lines: supplies.map(({ line }) => line),
   };
 }

@@ -1,6 +1,7 @@
 import { fold } from '../search/fold';
 import type { ColumnMapping, ListField } from './fields';
-import { readRow, type CellRefusal, type RowDefaults } from './rowRead';
+import type { CellRefusal } from './refusal';
+import { readRow, type RowDefaults } from './rowRead';
 import type { OpeningCount, SupplyDraft } from './supplyDraft';
 
 /** A supply that is already in the stash, as an import sees it. */

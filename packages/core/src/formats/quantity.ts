@@ -1,7 +1,7 @@
 import type { FormDefinition } from '../kinds/definition';
 import { parseLength } from '../measure/length';
-import { LEVELS, usesAtLevel, type Level } from '../stock/level';
-import type { CellRefusal } from './rowRead';
+import { LEVELS, usesAtLevel } from '../stock/level';
+import type { CellRefusal } from './refusal';
 import type { OpeningCount } from './supplyDraft';
 
 type QuantityReading =

@@ -6,26 +6,8 @@ import { findForm, formsOfKind, KIND_DEFINITIONS } from '../kinds/registry';
 import { fold } from '../search/fold';
 import type { ColumnMapping, ListField } from './fields';
 import { readQuantity } from './quantity';
+import type { CellRefusal } from './refusal';
 import { MOST_CHARACTERS, type OpeningCount, type SupplyDraft } from './supplyDraft';
-
-/** Why a cell, and so its row, is refused. */
-export interface CellRefusal {
-  readonly field: ListField;
-  readonly code:
-    | 'missing'
-    | 'too_long'
-    | 'unknown_kind'
-    | 'unknown_form'
-    | 'unknown_finish'
-    | 'unknown_family'
-    | 'not_a_colour'
-    | 'not_a_quantity'
-    | 'negative'
-    | 'unknown_level';
-  readonly given: string;
-  readonly known?: readonly string[];
-  readonly most?: number;
-}
 
 /** Answers for fields a file does not have. */
 export interface RowDefaults {

@@ -1,0 +1,90 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import type { LedgerView, SupplyView } from '@red-shelf/contract';
+import { openStore } from '../db/open';
+import { INK, MIGRATIONS } from './world';
+
+const ROOT = resolve(__dirname, '../../../..');
+const folder = mkdtempSync(join(tmpdir(), 'red-shelf-crash-'));
+const file = join(folder, 'stash.db');
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+/** The real server in a process of its own. */
+async function start(): Promise<{ process: ChildProcess; url: string }> {
+  const server = spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
+    cwd: ROOT,
+    env: { ...process.env, RED_SHELF_DB: file, PORT: '0', NODE_OPTIONS: '' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const url = await new Promise<string>((ready, fail) => {
+    server.stdout.on('data', (text: Buffer) => {
+      const found = /ready (http:\S+)/.exec(text.toString());
+      if (found?.[1]) ready(found[1]);
+    });
+    server.on('exit', () => fail(new Error('the server ended before it was ready')));
+  });
+  return { process: server, url };
+}
+
+const post = async (url: string, body: object): Promise<Record<string, never>> => {
+  const response = await fetch(url, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+  if (!response.ok) throw new Error(`${response.status}`);
+  return (await response.json()) as Record<string, never>;
+};
+
+test('killed in the middle of 500 writes, every acknowledged one is there at restart and the file is sound', async () => {
+  const first = await start();
+  const { supply } = (await post(`${first.url}/api/supplies`, INK)) as unknown as { supply: SupplyView };
+  const acknowledged: string[] = [];
+  let sent = 0;
+  let killed = false;
+  // Ten hands at once; the server dies when a third of the writes are answered, with others still under way.
+  const hand = async (): Promise<void> => {
+    while (sent < 500 && !killed) {
+      const n = sent++;
+      try {
+        if (n % 2 === 0) {
+          const answer = (await post(`${first.url}/api/supplies`, {
+            ...INK,
+            name: `Ink ${n}`,
+          })) as unknown as { supply: SupplyView };
+          acknowledged.push(answer.supply.id);
+        } else {
+          await post(`${first.url}/api/supplies/${supply.id}/ledger`, { act: 'buy', amount: 1 });
+          acknowledged.push('buy');
+        }
+      } catch {
+        if (!killed) throw new Error('a write failed before the kill');
+      }
+      if (acknowledged.length >= 170 && !killed) {
+        killed = true;
+        first.process.kill('SIGKILL');
+      }
+    }
+  };
+  await Promise.all(Array.from({ length: 10 }, hand));
+  expect(acknowledged.length).toBeGreaterThanOrEqual(170);
+  expect(acknowledged.length).toBeLessThan(500);
+
+  const second = await start();
+  const read = async <T>(path: string): Promise<T> => (await (await fetch(second.url + path)).json()) as T;
+  const { supplies } = await read<{ supplies: SupplyView[] }>('/api/supplies');
+  const there = new Set(supplies.map(({ id }) => id));
+  expect(acknowledged.filter((id) => id !== 'buy' && !there.has(id))).toEqual([]);
+  const { ledger } = await read<{ ledger: LedgerView[] }>(`/api/supplies/${supply.id}`);
+  const bought = ledger.filter(({ act }) => act === 'buy').length;
+  expect(bought).toBeGreaterThanOrEqual(acknowledged.filter((id) => id === 'buy').length);
+  expect(supplies.find(({ id }) => id === supply.id)?.stock.items).toBe(1 + bought);
+  second.process.kill('SIGTERM');
+  await new Promise((ended) => second.process.on('exit', ended));
+
+  const store = await openStore(file, MIGRATIONS);
+  expect(await store.integrity()).toBe('ok');
+  store.close();
+}, 60_000);

@@ -1,0 +1,163 @@
+import type { ImportPreview, ImportProgress, SupplyView, UploadView } from '@red-shelf/contract';
+import { demoRoom } from '../demo/room';
+import { makeWorld, type World } from './world';
+
+let world: World;
+beforeEach(async () => {
+  world = await makeWorld();
+});
+afterEach(() => world.close());
+
+const upload = (content: string | Buffer) =>
+  world.http.post('/api/imports').set('Content-Type', 'application/octet-stream').send(content);
+const supplies = async (): Promise<SupplyView[]> =>
+  (await world.http.get('/api/supplies')).body.supplies as SupplyView[];
+const defaults = { kind: 'ink' };
+
+async function previewed(csv: string) {
+  const list = (await upload(csv).expect(200)).body as UploadView;
+  const choices = { mapping: list.mapping, defaults };
+  const preview = (await world.http.post(`/api/imports/${list.id}/preview`).send(choices).expect(200))
+    .body as ImportPreview;
+  return { list, choices, preview };
+}
+
+async function imported(id: string): Promise<ImportProgress> {
+  for (;;) {
+    const progress = (await world.http.get(`/api/imports/${id}`)).body as ImportProgress;
+    if (progress.state !== 'running') return progress;
+    await new Promise((resolve) => setTimeout(resolve, 20));
+  }
+}
+
+async function bring(csv: string, leaveOutRefused = false) {
+  const { list, choices, preview } = await previewed(csv);
+  const answer = await world.http
+    .post(`/api/imports/${list.id}/commit`)
+    .send({ ...choices, token: preview.token, leaveOutRefused });
+  return { answer, list, preview, progress: await imported(list.id) };
+}
+
+const rows = (n: number): string =>
+  'Code;Colour;Name;Qty\n' +
+  Array.from(
+    { length: n },
+    (_, i) => `${i};#${(i * 2531).toString(16).padStart(6, '0').slice(-6)};Ink ${i};1`,
+  ).join('\n');
+
+test('a preview writes nothing; importing writes all; a second time changes nothing; undo takes all back', async () => {
+  const first = await previewed(rows(120));
+  expect(first.preview).toMatchObject({ add: 120, change: 0, refuse: 0 });
+  expect(await supplies()).toEqual([]);
+  const { progress } = await bring(rows(120));
+  expect(progress).toMatchObject({ state: 'done', done: 120, total: 120 });
+  expect(await supplies()).toHaveLength(120);
+  expect((await previewed(rows(120))).preview).toMatchObject({ add: 0, same: 120 });
+  await world.http.post(`/api/changes/${progress.changeId}/undo`).send({}).expect(200);
+  expect(await supplies()).toEqual([]);
+});
+
+test('5,000 rows come in', async () => {
+  const { progress } = await bring(rows(5000));
+  expect(progress).toMatchObject({ state: 'done', done: 5000 });
+  expect(await supplies()).toHaveLength(5000);
+}, 60_000);
+
+test('refused rows stop an import unless they are left out on purpose', async () => {
+  const csv = 'Name,Colour,Quantity\nFern,#4c9a52,1\nMoss,greenish,1\nSedge,#333,-4\n';
+  const stopped = await bring(csv);
+  expect(stopped.answer.status).toBe(422);
+  expect(stopped.preview.rows.map(({ verdict }) => verdict)).toEqual(['add', 'refuse', 'refuse']);
+  expect(await supplies()).toEqual([]);
+  await bring(csv, true);
+  expect((await supplies()).map(({ name }) => name)).toEqual(['Fern']);
+});
+
+test('an import is all or nothing: cancelled midway, nothing of it is there', async () => {
+  const { list, choices, preview } = await previewed(rows(5000));
+  await world.http
+    .post(`/api/imports/${list.id}/commit`)
+    .send({ ...choices, token: preview.token, leaveOutRefused: false })
+    .expect(200);
+  await world.http.delete(`/api/imports/${list.id}`).expect(200);
+  expect((await imported(list.id)).state).toBe('cancelled');
+  expect(await supplies()).toEqual([]);
+}, 60_000);
+
+test('an import whose outcome has changed since the preview is refused', async () => {
+  const { list, choices, preview } = await previewed('Name,Colour\nFern Gate,#4c9a52\n');
+  await world.add({ maker: '' });
+  const { body } = await world.http
+    .post(`/api/imports/${list.id}/commit`)
+    .send({ ...choices, token: preview.token, leaveOutRefused: false })
+    .expect(409);
+  expect(body.code).toBe('preview_outdated');
+});
+
+test.each([
+  ['an empty file', '', 422, 'csv_empty'],
+  ['an open quotation mark', 'Name,Colour\n"Fern,#333\n', 422, 'csv_open_quote'],
+  ['a picture', Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 1]), 422, 'csv_not_text'],
+  ['20 MB', Buffer.alloc(20 * 1024 * 1024, 'a,b\n'), 413, 'too_large'],
+])('%s is refused with a sentence', async (_, content, status, code) => {
+  const response = await upload(content);
+  expect(response.status).toBe(status);
+  expect(response.body).toMatchObject({ code, title: expect.stringMatching(/\.$/) });
+});
+
+test('the CSV that goes out comes in again without changing anything', async () => {
+  await world.http
+    .post('/api/restore')
+    .send(demoRoom(Date.parse('2026-06-01')))
+    .expect(200);
+  const { text } = await world.http.get('/api/export.csv').expect(200);
+  const { preview } = await previewed(text);
+  expect(preview).toMatchObject({ add: 0, change: 0, refuse: 0, same: (await supplies()).length });
+});
+
+test('the whole stash goes out as JSON and comes back as the identical state, and that can be undone', async () => {
+  const fern = await world.add();
+  const room = demoRoom(Date.parse('2026-06-01'));
+  const restored = await world.http.post('/api/restore').send(room).expect(200);
+  const exported = async () => ({ ...(await world.http.get('/api/export.json')).body, exportedAt: '' });
+  const before = await exported();
+  expect(before.supplies).toHaveLength(room.supplies.length);
+  const listed = await supplies();
+  await world.add({ name: 'Passing' });
+  await world.http
+    .post('/api/restore')
+    .send({ ...before, exportedAt: room.exportedAt })
+    .expect(200);
+  expect(await exported()).toEqual(before);
+  expect(await supplies()).toEqual(listed);
+  expect((await world.http.post(`/api/changes/${restored.body.change.id}/undo`).send({})).status).toBe(409);
+  const again = await world.http
+    .post('/api/restore')
+    .send({ ...before, supplies: [], ledger: [], placements: [], exportedAt: room.exportedAt });
+  await world.http.post(`/api/changes/${again.body.change.id}/undo`).send({}).expect(200);
+  expect(await exported()).toEqual(before);
+  expect(listed.some(({ id }) => id === fern.id)).toBe(false);
+});
+
+test.each([
+  [{ format: 'other' }, /not a Red Shelf document/],
+  [{ placements: [{ supplyId: 'ghost', unitId: 'ghost', slot: 0 }] }, /contradicts itself/],
+  [{ supplies: [{ id: 'x' }] }, /./],
+])('a document with %j is refused and changes nothing', async (more, message) => {
+  await world.add();
+  const room = demoRoom(Date.parse('2026-06-01'));
+  const { status, body } = await world.http.post('/api/restore').send({ ...room, ...more });
+  expect(status).toBe(422);
+  expect(body.title).toMatch(message);
+  expect(await supplies()).toHaveLength(1);
+});
+
+test('the demo room is the same every time it is made, and large enough', () => {
+  const [one, two] = [demoRoom(Date.parse('2026-06-01')), demoRoom(Date.parse('2026-06-01'))];
+  expect(one).toEqual(two);
+  expect(one.supplies.length).toBeGreaterThanOrEqual(160);
+  expect(new Set(one.supplies.map(({ kind }) => kind)).size).toBe(5);
+  expect(one.units.length).toBeGreaterThanOrEqual(3);
+  const days = one.ledger.map(({ at }) => Date.parse(at));
+  expect(Math.max(...days) - Math.min(...days)).toBeGreaterThan(150 * 86_400_000);
+});

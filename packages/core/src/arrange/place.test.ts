@@ -1,0 +1,132 @@
+import fc from 'fast-check';
+import { keyed } from './order';
+import { shelfFigures } from './figures';
+import { placeInGrid, type PlaceItem, type PlaceUnit } from './place';
+import { shareOut } from './spread';
+
+const PAD = { widthMm: 98, heightMm: 20, depthMm: 66 };
+const MINI = { widthMm: 34, heightMm: 22, depthMm: 34 };
+const unit = (id: string, rows: number, columns: number, more: Partial<PlaceUnit> = {}): PlaceUnit => ({
+  id,
+  letter: id,
+  rows,
+  columns,
+  slot: { widthMm: 102, heightMm: 22, depthMm: 70 },
+  holds: ['ink'],
+  ...more,
+});
+const ink = (id: string, hex: string, more: Partial<PlaceItem> = {}): PlaceItem => ({
+  id,
+  hex,
+  kind: 'ink',
+  envelope: PAD,
+  ...more,
+});
+const REDS = ['#c8464c', '#b3262b', '#8c1c22'].map((hex, i) => ink(`r${i}`, hex));
+const BLUES = ['#9cc3ea', '#3468b0'].map((hex, i) => ink(`b${i}`, hex));
+
+test('spare slots stand inside the families, in proportion to their size', () => {
+  const { units, held, leftOver } = placeInGrid([...BLUES, ...REDS], [unit('A', 1, 10)]);
+  const row = units[0]!.slots.map((slot) => slot?.id ?? '·').join(' ');
+  expect(row).toBe('r0 r1 r2 · · · b0 b1 · ·');
+  expect([...held.get('A')!]).toEqual([
+    [3, 'red'],
+    [4, 'red'],
+    [5, 'red'],
+    [8, 'blue'],
+    [9, 'blue'],
+  ]);
+  expect(leftOver).toEqual([]);
+});
+
+test('expected growth outweighs size', () => {
+  const { units } = placeInGrid([...BLUES, ...REDS], [unit('A', 1, 9)], { growth: { red: 0, blue: 5 } });
+  expect(units[0]!.slots.map((slot) => slot?.id ?? '·').join(' ')).toBe('r0 r1 r2 · b0 b1 · · ·');
+});
+
+test('with too little room the least used stay out, and say why', () => {
+  const items = [...REDS, ...BLUES].map((each, i) => ({ ...each, uses: i === 1 ? 0 : 9 }));
+  const { leftOver } = placeInGrid(items, [unit('A', 1, 4)]);
+  expect(leftOver.map(({ item, reason }) => [item.id, reason.code])).toEqual([['r1', 'no_room']]);
+});
+
+test('what does not fit is refused with both measures', () => {
+  const wide = ink('w', '#c23b42', { envelope: { widthMm: 132, heightMm: 20, depthMm: 66 } });
+  const pen = { ...ink('m', '#c23b42'), kind: 'marker' };
+  const { leftOver } = placeInGrid([wide, pen], [unit('A', 1, 4)]);
+  expect(leftOver.map(({ reason }) => reason)).toEqual([
+    { code: 'too_wide', needMm: 132, haveMm: 102 },
+    { code: 'wrong_kind' },
+  ]);
+});
+
+test('a slot where something else lives is not touched', () => {
+  const { units } = placeInGrid(REDS, [unit('A', 1, 4, { blocked: new Set([1]) })]);
+  expect(units[0]!.slots.map((slot) => slot?.id ?? '·').join(' ')).toBe('r0 · r1 r2');
+});
+
+/** The most that can be placed: try every way of giving each thing a unit it fits. Slow and obvious. */
+function mostPlaceable(choices: number[][], rooms: number[]): number {
+  const [first, ...rest] = choices;
+  if (!first) return 0;
+  const out = mostPlaceable(rest, rooms);
+  return first.reduce((best, u) => {
+    if ((rooms[u] ?? 0) === 0) return best;
+    const less = rooms.map((room, i) => (i === u ? room - 1 : room));
+    return Math.max(best, 1 + mostPlaceable(rest, less));
+  }, out);
+}
+
+test('as many find a place as possibly can; nothing is lost or placed twice; units read in rainbow order', () => {
+  const small = { widthMm: 36, heightMm: 24, depthMm: 40 };
+  const things = fc.array(
+    fc.record({ hex: fc.constantFrom('#c23b42', '#3468b0', '#4c9a52'), mini: fc.boolean() }),
+    { maxLength: 7 },
+  );
+  const rooms = fc.array(fc.record({ columns: fc.integer({ min: 1, max: 4 }), small: fc.boolean() }), {
+    minLength: 1,
+    maxLength: 3,
+  });
+  fc.assert(
+    fc.property(things, rooms, (given, racks) => {
+      const items = given.map(({ hex, mini }, i) => ink(`i${i}`, hex, { envelope: mini ? MINI : PAD }));
+      const units = racks.map((rack, i) => unit(`U${i}`, 1, rack.columns, rack.small ? { slot: small } : {}));
+      const { units: filled, leftOver } = placeInGrid(items, units);
+      const placed = filled.flatMap(({ slots }) => slots.filter((slot) => slot !== null).map(({ id }) => id));
+      expect([...placed, ...leftOver.map(({ item }) => item.id)].sort()).toEqual(
+        items.map(({ id }) => id).sort(),
+      );
+      const choices = given.map(({ mini }) => racks.flatMap((rack, u) => (mini || !rack.small ? [u] : [])));
+      expect(placed.length).toBe(
+        mostPlaceable(
+          choices,
+          racks.map(({ columns }) => columns),
+        ),
+      );
+      for (const { slots } of filled) {
+        const groups = slots.filter((slot) => slot !== null).map((slot) => keyed(slot).group);
+        expect(groups.filter((group, i) => group !== groups[i - 1]).length).toBe(new Set(groups).size);
+      }
+    }),
+    { numRuns: 200 },
+  );
+});
+
+test('sharing out gives away everything, and something to everyone when there is enough', () => {
+  fc.assert(
+    fc.property(fc.nat(60), fc.array(fc.nat(20), { minLength: 1, maxLength: 10 }), (total, weights) => {
+      const shares = shareOut(total, weights);
+      expect(shares.reduce((a, b) => a + b, 0)).toBe(total);
+      if (total >= weights.length) expect(Math.min(...shares)).toBeGreaterThanOrEqual(1);
+    }),
+  );
+});
+
+test('figures count empty slots, family breaks and the mean step, inside each unit only', () => {
+  const [red, dark, blue] = [keyed(REDS[0]!), keyed(REDS[2]!), keyed(BLUES[1]!)];
+  const figures = shelfFigures([[red, null, dark], [blue]]);
+  expect(figures).toMatchObject({ emptySlots: 1, familyBreaks: 0 });
+  expect(figures.meanStep).toBeGreaterThan(8);
+  expect(shelfFigures([[red, blue], [red]]).familyBreaks).toBe(1);
+  expect(shelfFigures([[null], []])).toEqual({ emptySlots: 1, familyBreaks: 0, meanStep: null });
+});

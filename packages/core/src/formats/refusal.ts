@@ -1,0 +1,20 @@
+import type { ListField } from './fields';
+
+/** Why a cell, and so its row, is refused. */
+export interface CellRefusal {
+  readonly field: ListField;
+  readonly code:
+    | 'missing'
+    | 'too_long'
+    | 'unknown_kind'
+    | 'unknown_form'
+    | 'unknown_finish'
+    | 'unknown_family'
+    | 'not_a_colour'
+    | 'not_a_quantity'
+    | 'negative'
+    | 'unknown_level';
+  readonly given: string;
+  readonly known?: readonly string[];
+  readonly most?: number;
+}

@@ -1,0 +1,47 @@
+import fc from 'fast-check';
+import { parseLength, printLength, type LengthUnit } from './length';
+
+const um = (text: string): number => {
+  const length = parseLength(text);
+  if (!length.ok) throw new Error(`${text}: ${length.code}`);
+  return length.um;
+};
+
+test.each([
+  ['5 1/8 in', 130_175],
+  ['5⅛ in', 130_175],
+  ['5/8"', 15_875],
+  ['13cm', 130_000],
+  ['2.4 m', 2_400_000],
+  ['2,4 m', 2_400_000],
+  ['3 yd', 2_743_200],
+  ['42', 42_000],
+])('%s is %d µm', (text, expected) => expect(um(text)).toBe(expected));
+
+test.each([
+  ['', 'length_missing'],
+  ['five', 'length_unclear'],
+  ['3 1/0 in', 'length_unclear'],
+  ['3 parsecs', 'length_unclear'],
+  ['-2 m', 'length_negative'],
+  ['99999999 m', 'length_too_long'],
+])('refuses “%s” as %s', (text, code) => expect(parseLength(text)).toMatchObject({ ok: false, code }));
+
+test('every sixty-fourth of an inch survives printing and reading', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 64 * 400 }), (parts) => {
+      const length = Math.round((parts * 25_400) / 64);
+      expect(um(printLength(length, 'in'))).toBe(length);
+    }),
+  );
+});
+
+test('what metric units print, they read back', () => {
+  const units = fc.constantFrom<LengthUnit>('mm', 'cm', 'm');
+  fc.assert(
+    fc.property(units, fc.integer({ min: 0, max: 1_000_000 }), (unit, n) => {
+      const length = n * 1000;
+      expect(um(printLength(length, unit))).toBe(length);
+    }),
+  );
+});
