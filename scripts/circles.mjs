@@ -5,7 +5,10 @@ import ts from 'typescript';
 import { at, ROOT } from './lib.mjs';
 
 const FLOORS = { 'packages/core': 0, 'packages/contract': 1, 'apps/server': 2, 'apps/web': 2 };
-const PACKAGES = { '@red-shelf/core': 'packages/core/src/index.ts', '@red-shelf/contract': 'packages/contract/src/index.ts' };
+const PACKAGES = {
+  '@red-shelf/core': 'packages/core/src/index.ts',
+  '@red-shelf/contract': 'packages/contract/src/index.ts',
+};
 const floorOf = (file) => Object.keys(FLOORS).find((folder) => relative(ROOT, file).startsWith(`${folder}/`));
 
 function* sourcesBelow(folder) {
@@ -23,7 +26,9 @@ function importsOf(file) {
     if (PACKAGES[fileName]) return [at(PACKAGES[fileName])];
     if (!fileName.startsWith('.')) return [];
     const base = resolve(dirname(file), fileName);
-    return [base, `${base}.ts`, `${base}.tsx`, join(base, 'index.ts')].filter((path) => existsSync(path) && statSync(path).isFile()).slice(0, 1);
+    return [base, `${base}.ts`, `${base}.tsx`, join(base, 'index.ts')]
+      .filter((path) => existsSync(path) && statSync(path).isFile())
+      .slice(0, 1);
   });
 }
 
@@ -33,13 +38,16 @@ const faults = [];
 for (const [file, targets] of graph)
   for (const target of targets) {
     const [from, to] = [floorOf(file), floorOf(target)];
-    if (from !== to && FLOORS[to] >= FLOORS[from]) faults.push(`${relative(ROOT, file)} imports upward: ${relative(ROOT, target)}`);
+    if (from !== to && FLOORS[to] >= FLOORS[from])
+      faults.push(`${relative(ROOT, file)} imports upward: ${relative(ROOT, target)}`);
   }
 const state = new Map();
 const visit = (file, trail) => {
   if (state.get(file) === 'done') return;
   if (state.get(file) === 'open') {
-    faults.push(`circle: ${[...trail.slice(trail.indexOf(file)), file].map((path) => relative(ROOT, path)).join(' → ')}`);
+    faults.push(
+      `circle: ${[...trail.slice(trail.indexOf(file)), file].map((path) => relative(ROOT, path)).join(' → ')}`,
+    );
     return;
   }
   state.set(file, 'open');

@@ -1,7 +1,7 @@
 import { FAMILY_GROUPS, KINDS } from '@red-shelf/core';
 import { z } from 'zod';
 
-export const scheme = z.object({
+const scheme = z.object({
   familyOrder: z.array(z.enum(FAMILY_GROUPS)),
   lightness: z.enum(['light-first', 'dark-first']),
 });

@@ -5,7 +5,7 @@ import { z } from 'zod';
 const when = z.iso.datetime();
 const id = z.string().min(1).max(64);
 
-export const documentSupply = z.object({
+const documentSupply = z.object({
   id,
   version: z.int().min(1),
   kind: z.enum(KINDS),
@@ -23,7 +23,7 @@ export const documentSupply = z.object({
   updatedAt: when,
   removedAt: when.nullable(),
 });
-export const documentUnit = z.object({
+const documentUnit = z.object({
   id,
   version: z.int().min(1),
   position: z.int().min(0),
@@ -37,7 +37,7 @@ export const documentUnit = z.object({
   slotDepthUm: z.int().min(1),
   removedAt: when.nullable(),
 });
-export const documentLedger = z.object({
+const documentLedger = z.object({
   id,
   supplyId: id,
   at: when,
@@ -47,7 +47,7 @@ export const documentLedger = z.object({
   left: z.int().min(0).nullable(),
   undoes: id.nullable(),
 });
-export const documentPlacement = z.object({ supplyId: id, unitId: id, slot: z.int().min(0) });
+const documentPlacement = z.object({ supplyId: id, unitId: id, slot: z.int().min(0) });
 
 export const stashDocument = z.object({
   format: z.literal('red-shelf', { error: 'This is not a Red Shelf document.' }),

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 /** A field that was refused: where, a stable code, and a sentence. */
-export const fieldProblem = z.object({
+const fieldProblem = z.object({
   path: z.string(),
   code: z.string(),
   message: z.string(),

@@ -21,7 +21,7 @@ const line = (label: string, most: number) =>
     );
 
 /** A colour as typed; comes out as `#rrggbb`. */
-export const colourText = z.string().transform((text, context) => {
+const colourText = z.string().transform((text, context) => {
   const colour = parseColour(text);
   if (colour.ok) return colour.hex;
   context.addIssue({
@@ -35,14 +35,14 @@ export const colourText = z.string().transform((text, context) => {
 });
 
 /** A whole number of something, never negative. */
-export const wholeNumber = (label: string, most = 1e12) =>
+const wholeNumber = (label: string, most = 1e12) =>
   z
     .number({ error: `${label} must be a number.` })
     .int(`${label} must be a whole number.`)
     .min(0, `${label} cannot be less than nothing.`)
     .max(most, `${label} is more than anyone owns; check the number.`);
 
-export const supplyFields = z.object({
+const supplyFields = z.object({
   kind: z.enum(KINDS, { error: 'Choose a kind: ink, marker, cardstock, ribbon or sticker.' }),
   form: z.string(),
   name: line('The name', MOST_CHARACTERS.name).min(1, 'Give it a name.'),
@@ -62,7 +62,7 @@ const formOfKind = {
   refusal: { path: ['form'], message: 'That form does not exist for this kind; choose one from the list.' },
 };
 
-export const openingCount = z.object({
+const openingCount = z.object({
   items: wholeNumber('How many', 1e6),
   left: wholeNumber('What is left'),
 });

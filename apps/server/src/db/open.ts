@@ -61,7 +61,7 @@ export async function openStore(file: string, migrationsFolder: string): Promise
 }
 
 /** Rows a statement may carry at once, below SQLite's limit of bound values. */
-export const CHUNK = 400;
+const CHUNK = 400;
 
 /** A list in pieces small enough for one statement. */
 export const chunks = <T>(list: readonly T[], size = CHUNK): T[][] =>

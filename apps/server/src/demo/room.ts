@@ -16,6 +16,7 @@ const UNITS = [
   { template: 'marker-tray', name: 'Marker tray', rows: 4, columns: 21 },
   { template: 'card-file', name: 'Card file', rows: 1, columns: 44 },
   { template: 'ribbon-pegs', name: 'Ribbon pegs', rows: 4, columns: 8 },
+  { template: 'sticker-album', name: 'Sticker album', rows: 5, columns: 5 },
 ] as const;
 
 /** The demo room: made from a seed, so the same day always gives the same room. `now` is ms since 1970, UTC. */
@@ -23,7 +24,7 @@ export function demoRoom(now: number): StashDocument {
   const random = randomStream(SEED);
   let next = 0;
   const newId = (): string => `demo-${String(next++).padStart(6, '0')}`;
-  const units = UNITS.map((unit, i) => unitRecordFrom(newId(), 'ABCD'[i] ?? 'Z', i, unit));
+  const units = UNITS.map((unit, i) => unitRecordFrom(newId(), 'ABCDE'[i] ?? 'Z', i, unit));
   const supplies = PILES.flatMap((pile): Supply[] =>
     demoColours(pile.count, pile.shift).map(({ name, hex }, i) => {
       const at = new Date(now - 181 * DAY).toISOString();

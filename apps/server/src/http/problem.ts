@@ -17,7 +17,7 @@ export const notFound = (what: string): Refusal =>
   new Refusal(404, 'not_found', `There is no such ${what}; it may have been removed.`);
 
 /** Turns Zod's issues into fields; the first one is also the sentence. */
-export function refusalFromZod(error: z.ZodError): Refusal {
+function refusalFromZod(error: z.ZodError): Refusal {
   const fields = error.issues.map((issue) => ({
     path: issue.path.map(String).join('.'),
     code: issue.code ?? 'invalid',

@@ -11,10 +11,10 @@ export const keys = {
   arrange: ['arrange'] as const,
 };
 
-export const useSupplies = () =>
+const useSupplies = () =>
   useQuery({ queryKey: keys.supplies, queryFn: async () => (await call(routes.listSupplies)).supplies });
 
-export const useWall = () => useQuery({ queryKey: keys.wall, queryFn: () => call(routes.getWall) });
+const useWall = () => useQuery({ queryKey: keys.wall, queryFn: () => call(routes.getWall) });
 
 export const useSupply = (id: string) =>
   useQuery({ queryKey: keys.supply(id), queryFn: () => call(routes.getSupply, { id }) });

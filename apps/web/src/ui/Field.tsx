@@ -60,7 +60,7 @@ export function Field<T extends FieldValues>({
 }
 
 const styles = StyleSheet.create({
-  field: { flex: 1, minWidth: 120 },
+  field: { flex: 1, minWidth: 96 },
   input: { backgroundColor: colour.card },
   help: { paddingHorizontal: 2 },
 });

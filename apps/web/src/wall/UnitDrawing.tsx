@@ -55,7 +55,7 @@ export const UnitDrawing = memo(function UnitDrawing({
                   dim={lit !== undefined}
                 />
               );
-            const dim = lit !== undefined && !lit.has(supply.id);
+            const dim = lit !== undefined && !lit.has(supply.id) && selected !== index;
             return (
               <SlotShape
                 key={index}

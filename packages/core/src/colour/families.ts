@@ -67,8 +67,5 @@ export const FAMILY_GROUP_INFO: Readonly<Record<FamilyGroup, FamilyGroupInfo>> =
 export const groupOf = (family: Family): FamilyGroup =>
   family === 'black' || family === 'grey' || family === 'white' ? 'neutral' : family;
 
-/** True for a word that names a family; groups are accepted by `isFamilyGroup`. */
+/** True for a word that names a family. */
 export const isFamily = (word: string): word is Family => (FAMILIES as readonly string[]).includes(word);
-
-export const isFamilyGroup = (word: string): word is FamilyGroup =>
-  (FAMILY_GROUPS as readonly string[]).includes(word);

@@ -22,24 +22,34 @@ export function feature(lab: Lab): { x: number; y: number; z: number } {
   return { x: 0.8 * lab.l, y: lab.a * stretch, z: lab.b * stretch };
 }
 
+/** Votes this far below the strongest (as logarithms) weigh nothing. */
+const NEGLIGIBLE = -30;
+
 /**
  * Kernel vote (Parzen, Ann. Math. Stat. 33, 1962) of the prototypes around a colour,
  * best family first. Far from every prototype the nearest one decides.
  */
 export function scoreFamilies(lab: Lab, prototypes: readonly Prototype[]): readonly FamilyScore[] {
   const at = feature(lab);
-  const logs = prototypes.map(
-    ([, x, y, z, weight]) =>
-      Math.log(weight) - ((at.x - x) ** 2 + (at.y - y) ** 2 + (at.z - z) ** 2) / (2 * SIGMA ** 2),
-  );
-  const highest = Math.max(...logs);
+  // A plain loop: this runs for every colour of a stash, three hundred prototypes each.
+  const logs = new Float64Array(prototypes.length);
+  let highest = -Infinity;
+  let i = 0;
+  for (const [, x, y, z, weight] of prototypes) {
+    const squared = (at.x - x) * (at.x - x) + (at.y - y) * (at.y - y) + (at.z - z) * (at.z - z);
+    const log = Math.log(weight) - squared / (2 * SIGMA * SIGMA);
+    logs[i++] = log;
+    if (log > highest) highest = log;
+  }
   const votes = new Map<Family, number>();
   let total = 0;
-  prototypes.forEach(([family], i) => {
-    const vote = Math.exp((logs[i] ?? highest) - highest);
+  i = 0;
+  for (const [family] of prototypes) {
+    const log = (logs[i++] ?? NEGLIGIBLE) - highest;
+    const vote = log > NEGLIGIBLE ? Math.exp(log) : 0;
     total += vote;
     votes.set(family, (votes.get(family) ?? 0) + vote);
-  });
+  }
   return [...votes]
     .map(([family, vote]) => ({ family, share: vote / total }))
     .sort((p, q) => q.share - p.share || (p.family < q.family ? -1 : 1));

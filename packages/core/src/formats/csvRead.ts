@@ -26,10 +26,10 @@ export interface CsvRefusal {
 }
 
 export const MOST_CSV_ROWS = 20_000;
-export const MOST_CSV_COLUMNS = 200;
+const MOST_CSV_COLUMNS = 200;
 
 /** The text of a file and how it was encoded: a byte order mark decides, else UTF-8 if valid, else Windows-1252. */
-export function decodeText(bytes: Uint8Array): { text: string; encoding: CsvTable['encoding'] } {
+function decodeText(bytes: Uint8Array): { text: string; encoding: CsvTable['encoding'] } {
   const starts = (...mark: number[]): boolean => mark.every((byte, i) => bytes[i] === byte);
   if (starts(0xff, 0xfe)) return { text: new TextDecoder('utf-16le').decode(bytes), encoding: 'utf-16le' };
   if (starts(0xfe, 0xff)) return { text: new TextDecoder('utf-16be').decode(bytes), encoding: 'utf-16be' };

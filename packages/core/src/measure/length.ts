@@ -1,7 +1,7 @@
 /** Lengths are whole micrometres (µm): 1/64 in is 396.875 µm, so every sixty-fourth survives the round trip. */
 
-export const UM_PER_MM = 1_000;
-export const UM_PER_INCH = 25_400;
+const UM_PER_MM = 1_000;
+const UM_PER_INCH = 25_400;
 
 const UNIT_UM: Readonly<Record<string, number>> = {
   mm: UM_PER_MM,

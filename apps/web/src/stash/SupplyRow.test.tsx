@@ -1,0 +1,137 @@
+import type { SupplyView } from '@red-shelf/contract';
+import { fireEvent, render, screen } from '@testing-library/react';
+import { sayVerdict } from '../arrange/verdict';
+import { saySlot } from '../copy/slot';
+import { readAmount } from './amount';
+import { stashRows } from './rows';
+import { makeSearch } from './search';
+import { SupplyRow } from './SupplyRow';
+import { formOf } from '@red-shelf/core';
+
+const supply = (more: Partial<SupplyView> = {}): SupplyView => ({
+  id: 's1',
+  version: 1,
+  kind: 'ink',
+  form: 'full-pad',
+  name: 'Marsh Lantern',
+  maker: 'Hollin & Quay',
+  range: 'Towpath',
+  code: '418',
+  hex: '#4c9a52',
+  finish: 'matte',
+  familyOverride: null,
+  familyReason: '',
+  note: '',
+  family: 'green',
+  group: 'green',
+  stock: { items: 1, left: 30, state: 'ok', uses: 3, lastUsedAt: null },
+  place: { unitId: 'u', slot: 4 },
+  createdAt: '2026-05-01T10:00:00.000Z',
+  updatedAt: '2026-05-01T10:00:00.000Z',
+  ...more,
+});
+
+test('a row says name, what it is, what is left and where it lives, and opens on a tap', () => {
+  const open = jest.fn();
+  render(<SupplyRow supply={supply()} address="B2·04" selected={false} onPress={open} />);
+  for (const text of ['Marsh Lantern', 'full pad · Hollin & Quay · Towpath 418', 'half', 'B2·04', 'Gr'])
+    expect(screen.getByText(text)).toBeTruthy();
+  fireEvent.click(screen.getByRole('button'));
+  expect(open).toHaveBeenCalledWith('s1');
+});
+
+test('what is low says so in words, and so does what has no place', () => {
+  const low = supply({ stock: { ...supply().stock, left: 4, state: 'low' } });
+  const { rerender } = render(
+    <SupplyRow supply={low} address="B2·04" selected={false} onPress={jest.fn()} />,
+  );
+  expect(screen.getAllByText('low').length).toBeGreaterThan(0);
+  rerender(
+    <SupplyRow supply={supply({ place: null })} address={null} selected={false} onPress={jest.fn()} />,
+  );
+  expect(screen.getByText('no place')).toBeTruthy();
+});
+
+test('screen readers hear a slot whole', () => {
+  expect(saySlot('B2·04', supply())).toBe('Slot B2·04, Marsh Lantern, green, full pad, half');
+  expect(saySlot('B2·05', null)).toBe('Slot B2·05, open');
+});
+
+test('the list stands under family headers in rainbow order, of one kind when asked', () => {
+  const list = [
+    supply(),
+    supply({ id: 's2', hex: '#b3262b', family: 'red', group: 'red', place: null }),
+    supply({ id: 's3', kind: 'marker', form: 'paint' }),
+  ];
+  expect(stashRows(list, 'ink').map((row) => (row.sort === 'family' ? row.group : row.supply.id))).toEqual([
+    'red',
+    's2',
+    'green',
+    's1',
+  ]);
+  expect(stashRows(list, null)[0]).toMatchObject({ count: 1, unplaced: 1, low: 0 });
+});
+
+test('search finds by family, code, kind and place', () => {
+  const unit = {
+    id: 'u',
+    version: 1,
+    letter: 'B',
+    name: 'Rack',
+    template: 'pad-rack',
+    rows: 2,
+    columns: 3,
+    slot: { widthMm: 1, heightMm: 1, depthMm: 1 },
+    wallMm: 1,
+    frontMm: 0,
+    holds: [],
+    end: 'bar',
+  } as const;
+  const search = makeSearch(
+    [supply(), supply({ id: 's2', name: 'Kiln', code: '7', group: 'red', family: 'red', place: null })],
+    [{ ...unit, holds: [] }],
+  );
+  const ids = (query: string) => search(query).map(({ id }) => id);
+  expect([ids('green ink'), ids('418'), ids('B2·02'), ids('unplaced'), ids('teal')]).toEqual([
+    ['s1'],
+    ['s1'],
+    ['s1'],
+    ['s2'],
+    [],
+  ]);
+});
+
+test('amounts are read in the form’s own unit, and refused with a sentence', () => {
+  const pad = formOf('ink', 'full-pad');
+  expect(readAmount('2', 'half', pad)).toEqual({ ok: true, count: { items: 2, left: 90 } });
+  expect(readAmount('5 1/8 in', 'full', formOf('ribbon', 'spool'))).toMatchObject({
+    ok: true,
+    count: { left: 130_175 },
+  });
+  for (const [text, said] of [
+    ['', /Say how many/],
+    ['-1', /less than nothing/],
+    ['some', /cannot be read/],
+  ] as const) {
+    const reading = readAmount(text, 'full', pad);
+    expect(reading.ok ? '' : reading.message).toMatch(said);
+  }
+});
+
+test('the verdict says what is gained, what it costs and what is left over', () => {
+  const figures = { placed: 5, emptySlots: 1, familyBreaks: 4, meanStep: 12 };
+  const plan = {
+    before: { figures, units: [] },
+    after: { figures: { ...figures, familyBreaks: 2 }, units: [] },
+    held: [],
+    leftOver: [],
+    moves: 10,
+    token: '',
+  };
+  expect(sayVerdict(plan)).toEqual({
+    head: 'Easier to find things.',
+    body: '10 moves, about 2 minutes. Nothing is left over.',
+  });
+  expect(sayVerdict({ ...plan, moves: 0 }).head).toBe('In order already.');
+  expect(sayVerdict({ ...plan, after: plan.before }).head).toBe('Little to gain.');
+});

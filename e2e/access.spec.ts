@@ -1,0 +1,40 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from './room';
+
+const SCREENS = [
+  ['the wall', '/', 'Boathouse wall'],
+  ['the stash', '/stash', 'Stash'],
+  ['a supply', '/stash?supply=demo-000010', 'What happened'],
+  ['adding', '/stash/add', 'Add to the stash'],
+  ['arranging', '/arrange', 'Planned'],
+  ['gaps', '/gaps', 'Gaps'],
+  ['data', '/data', 'Data'],
+  ['a list to import', '/data/import', 'Bring in a list'],
+  ['a new rack', '/rack', 'Put up a rack'],
+] as const;
+
+for (const [name, path, heading] of SCREENS) {
+  test(`${name} has no serious or critical accessibility finding`, async ({ page, room }) => {
+    await page.goto(room.url + path);
+    await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible();
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    const grave = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+    expect(grave.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+  });
+}
+
+test('the wall works by keyboard alone', async ({ page, room }, { project }) => {
+  test.skip(project.name === 'phone', 'a phone has no keyboard');
+  await page.goto(room.url);
+  await expect(page.getByRole('heading', { name: 'Pad rack' })).toBeVisible();
+  await page.keyboard.press('/');
+  await page.keyboard.type('green');
+  await expect(page.getByText(/\d+ matches/)).toBeVisible();
+  await page.getByRole('button', { name: /^Slot A1·01/ }).focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('heading', { name: 'A2·02' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('complementary')).toHaveCount(0);
+});

@@ -1,0 +1,70 @@
+/** Makes docs/screenshots again from the demo room of a fixed day. */
+import { spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import playwrightConfig from '../playwright.config.ts';
+import { at, build, install, run } from './lib.mjs';
+
+install();
+build();
+const folder = mkdtempSync(join(tmpdir(), 'red-shelf-shots-'));
+const env = { RED_SHELF_DB: join(folder, 'stash.db'), RED_SHELF_TODAY: '2026-06-01', PORT: '0' };
+run('node', [at('apps/server/dist/seed.js')], { env, quiet: true });
+const server = spawn(process.execPath, [at('apps/server/dist/main.js')], {
+  cwd: at('.'),
+  env: { ...process.env, ...env },
+});
+const url = await new Promise((ready) => {
+  server.stdout.on('data', (text) => {
+    const found = /ready (http:\S+)/.exec(text.toString());
+    if (found) ready(found[1]);
+  });
+});
+mkdirSync(at('docs/screenshots'), { recursive: true });
+
+const browser = await chromium.launch(playwrightConfig.projects[0].use.launchOptions);
+const SIZES = { phone: { width: 390, height: 844 }, wide: { width: 1280, height: 800 } };
+async function shoot(name, size, path, prepare = async () => {}) {
+  const page = await browser.newPage({ viewport: SIZES[size] });
+  // The demo room ends on a fixed day; the page must think it is that day.
+  await page.clock.setFixedTime(new Date('2026-06-01T12:00:00Z'));
+  await page.goto(url + path);
+  await page.getByRole('heading').first().waitFor();
+  await prepare(page);
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: at(`docs/screenshots/${name}-${size}.png`) });
+  await page.close();
+}
+const search = 'Colour, name, code or place';
+const LIST =
+  'Shade;Hex;No.;Brand;How many\nFern Yard;#3a7733;11;Wickmoor;2\nMoss Yard;greenish;12;Wickmoor;1\nPeat Yard;#5a4433;13;Wickmoor;-1\n';
+
+await shoot('wall', 'phone', '/');
+await shoot('slot', 'phone', '/', async (page) => {
+  await page.getByLabel(search).fill('green');
+  await page
+    .getByRole('button', { name: /, green, full pad/ })
+    .nth(1)
+    .click();
+});
+await shoot('stash', 'phone', '/stash');
+await shoot('add', 'phone', '/stash/add', async (page) => {
+  await page.getByRole('textbox', { name: 'Name' }).fill('Weir Lantern');
+  await page.getByLabel('Colour', { exact: true }).fill('#2f9596');
+});
+await shoot('arrange', 'phone', '/arrange');
+await shoot('gaps', 'phone', '/gaps');
+await shoot('wall', 'wide', '/', async (page) => page.getByRole('button', { name: /^Slot A5·02/ }).click());
+await shoot('stash', 'wide', '/stash?supply=demo-000010');
+await shoot('arrange', 'wide', '/arrange');
+await shoot('import', 'wide', '/data/import', async (page) => {
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Choose a CSV' }).click();
+  await (await chooser).setFiles({ name: 'my-inks.csv', mimeType: 'text/csv', buffer: Buffer.from(LIST) });
+  await page.getByText('What will happen').waitFor();
+});
+await browser.close();
+server.kill();
+rmSync(folder, { recursive: true, force: true });
