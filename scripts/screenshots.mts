@@ -29,7 +29,7 @@ const SIZES = { phone: { width: 390, height: 844 }, wide: { width: 1280, height:
 async function shoot(name, size, path, prepare = async () => {}) {
   const page = await browser.newPage({ viewport: SIZES[size] });
   // The demo room ends on a fixed day; the page must think it is that day.
-  await page.clock.setFixedTime(new Date('2026-06-01T12:00:00Z'));
+  await page.clock.install({ time: new Date('2026-06-01T12:00:00Z') });
   await page.goto(url + path);
   await page.getByRole('heading').first().waitFor();
   await prepare(page);

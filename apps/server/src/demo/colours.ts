@@ -55,7 +55,7 @@ const RAMPS: readonly Ramp[] = [
   {
     family: 'pink',
     from: [86, 24, 356],
-    to: [60, 46, 4],
+    to: [60, 46, 364],
     words: ['Thrift', 'Shell', 'Campion', 'Dogrose', 'Coral'],
   },
   {

@@ -28,17 +28,18 @@ export function SlotShape({ box: slot, slotWidthMm, supply, dim, first }: SlotSh
   const mark = first && box.w >= ROOM_FOR_MARK.w && box.h >= ROOM_FOR_MARK.h;
   const size = Math.min(13, box.h * 0.8);
   // Round ends wear the letters in the middle, where a spool has its hole.
+  const lettered = end === 'pocket' ? sheetBox(box) : box;
   const centred = end === 'ring' || end === 'round' || end === 'cap';
   return (
     <G opacity={dim ? 0.13 : 1}>
       {shape(end, box, hex)}
       {supply.stock.state === 'out' && (
-        <Hollow box={box} round={end === 'round' || end === 'ring' || end === 'cap'} />
+        <Hollow box={end === 'pocket' ? sheetBox(box) : box} round={centred} />
       )}
       {mark && (
         <SvgText
-          x={centred ? box.x + box.w / 2 : box.x + 4}
-          y={box.y + (centred ? box.h / 2 : Math.min(box.h / 2, 12)) + size * 0.35}
+          x={centred ? box.x + box.w / 2 : lettered.x + 4}
+          y={lettered.y + (centred ? box.h / 2 : Math.min(lettered.h / 2, 12)) + size * 0.35}
           textAnchor={centred ? 'middle' : 'start'}
           fontSize={size}
           fontFamily={font.label}
@@ -51,10 +52,19 @@ export function SlotShape({ box: slot, slotWidthMm, supply, dim, first }: SlotSh
   );
 }
 
+/** Where a sheet shows above the edge of its pocket. */
+const sheetBox = ({ x, y, w, h }: Box): Box => ({
+  x: x + w * 0.08,
+  y: y + h * 0.06,
+  w: w * 0.84,
+  h: h * 0.68,
+});
+
 function shape(end: ReturnType<typeof formOf>['end'], { x, y, w, h }: Box, hex: string) {
   const cx = x + w / 2;
   const cy = y + h / 2;
   const r = Math.min(w, h) / 2;
+  const sheet = sheetBox({ x, y, w, h });
   const line = { stroke: EDGE, strokeWidth: 0.75 };
   switch (end) {
     case 'bar':
@@ -112,14 +122,14 @@ function shape(end: ReturnType<typeof formOf>['end'], { x, y, w, h }: Box, hex: 
       return (
         <>
           <Rect x={x} y={y} width={w} height={h} rx={2} fill={colour.card} {...line} />
-          <Rect x={x + w * 0.08} y={y + h * 0.06} width={w * 0.84} height={h * 0.74} rx={2} fill={hex} />
+          <Rect x={sheet.x} y={sheet.y} width={sheet.w} height={sheet.h} rx={2} fill={hex} />
           <Rect x={x} y={y + h * 0.72} width={w} height={h * 0.28} rx={2} fill={colour.card} {...line} />
         </>
       );
   }
 }
 
-/** A diagonal stroke over something that has run out: its name stays on the shelf, the thing is gone. */
+/** The middle is gone of something that has run out: its place and name stay on the shelf. */
 function Hollow({ box: { x, y, w, h }, round }: { box: Box; round: boolean }) {
   return round ? (
     <Circle cx={x + w / 2} cy={y + h / 2} r={Math.min(w, h) * 0.26} fill={colour.rack} />
