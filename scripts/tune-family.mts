@@ -1,5 +1,5 @@
 /**
- * Makes packages/core/src/colour/familyPrototypes.ts from openly available lists of colours that people have named,
+ * Makes packages/core/src/colour/familyPrototypes.json from openly available lists of colours that people have named,
  * and prints how well prototypes made without a list name that list.
  *   npx tsx scripts/tune-family.mts           figures only
  *   npx tsx scripts/tune-family.mts --write   figures, then the table from all lists
@@ -129,16 +129,6 @@ const all = Object.values(sources).flat();
 const prototypes = train(all);
 report('all, seen', prototypes, all);
 if (process.argv.includes('--write')) {
-  const header = `import type { Prototype } from './familyScore';
-
-/**
- * Typical colours of each family, [family, x, y, z, weight] in the space of \`feature\`.
- * Made by scripts/tune-family.mts from lists of colours that people named; do not edit by hand.
- */
-`;
-  const body = prototypes.map((p) => `  ${JSON.stringify(p)},`).join('\n');
-  writeFileSync(
-    'packages/core/src/colour/familyPrototypes.ts',
-    `${header}// prettier-ignore\nexport const FAMILY_PROTOTYPES: readonly Prototype[] = [\n${body}\n];\n`,
-  );
+  const rows = prototypes.map((prototype) => `  ${JSON.stringify(prototype)}`).join(',\n');
+  writeFileSync('packages/core/src/colour/familyPrototypes.json', `[\n${rows}\n]\n`);
 }

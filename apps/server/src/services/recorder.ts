@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { ChangeView, Place } from '@red-shelf/contract';
 import { changes } from '../db/schema';
 import type { Tx } from '../db/open';
@@ -12,10 +13,27 @@ import {
 } from '../db/wallRepository';
 import type { Ports } from './ports';
 
-/** What it takes to undo a change: how things were before, and what they must still be for the undo to be safe. */
+/**
+ * Names what a record says, whatever its version: an undo is safe exactly when a thing still says
+ * what the change left behind, be it that nothing happened since or that all of it was undone.
+ */
+export function contentOf({
+  version: _version,
+  updatedAt: _at,
+  ...content
+}: {
+  version: number;
+  updatedAt?: string;
+}): string {
+  return createHash('sha1')
+    .update(JSON.stringify(Object.entries(content).sort()))
+    .digest('base64url');
+}
+
+/** What it takes to undo a change: how things were before, and what they must still be (`contentOf`) for the undo to be safe. */
 export interface Inverse {
-  supplies: { id: string; before: SupplyRecord | null; afterVersion: number }[];
-  units: { id: string; before: UnitRecord | null; afterVersion: number }[];
+  supplies: { id: string; before: SupplyRecord | null; after: string }[];
+  units: { id: string; before: UnitRecord | null; after: string }[];
   places: { supplyId: string; before: Place | null; after: Place | null }[];
   /** Ledger entries to cancel. */
   ledger: { id: string; supplyId: string }[];
@@ -33,25 +51,25 @@ export class Recorder {
 
   async addSupplies(records: readonly SupplyRecord[]): Promise<void> {
     await insertSupplies(this.tx, records);
-    for (const { id, version } of records)
-      this.inverse.supplies.push({ id, before: null, afterVersion: version });
+    for (const record of records)
+      this.inverse.supplies.push({ id: record.id, before: null, after: contentOf(record) });
   }
 
   async writeSupply(before: SupplyRecord, after: SupplyRecord): Promise<void> {
     await overwriteSupply(this.tx, after);
-    this.inverse.supplies.push({ id: before.id, before, afterVersion: after.version });
+    this.inverse.supplies.push({ id: before.id, before, after: contentOf(after) });
     // Another form counts differently, so what is left has to be read again.
     if (before.form !== after.form || before.kind !== after.kind) await refoldStock(this.tx, [after]);
   }
 
   async addUnit(record: UnitRecord): Promise<void> {
     await insertUnit(this.tx, record);
-    this.inverse.units.push({ id: record.id, before: null, afterVersion: record.version });
+    this.inverse.units.push({ id: record.id, before: null, after: contentOf(record) });
   }
 
   async writeUnit(before: UnitRecord, after: UnitRecord): Promise<void> {
     await overwriteUnit(this.tx, after);
-    this.inverse.units.push({ id: before.id, before, afterVersion: after.version });
+    this.inverse.units.push({ id: before.id, before, after: contentOf(after) });
   }
 
   /** Appends to the ledger. Opening counts of supplies added by the same change need no undoing of their own. */

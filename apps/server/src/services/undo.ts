@@ -7,7 +7,7 @@ import { placementsOf, standingUnits, unitRecord } from '../db/wallRepository';
 import { notFound, Refusal } from '../http/problem';
 import type { Context } from './context';
 import { entry } from './supplies';
-import { Recorder, type Inverse } from './recorder';
+import { contentOf, Recorder, type Inverse } from './recorder';
 import { REPLACED, restoreSnapshot } from './restore';
 
 const changedSince = (): Refusal =>
@@ -39,9 +39,9 @@ export async function undoChange({ store, ports }: Context, id: string): Promise
 }
 
 async function undoUnits(tx: Tx, recorder: Recorder, { units }: Inverse, at: string): Promise<void> {
-  for (const { id, before, afterVersion } of units) {
+  for (const { id, before, after } of units) {
     const now = await unitRecord(tx, id);
-    if (!now || now.version !== afterVersion) throw changedSince();
+    if (!now || contentOf(now) !== after) throw changedSince();
     await recorder.writeUnit(now, { ...(before ?? { ...now, removedAt: at }), version: now.version + 1 });
   }
 }
@@ -52,9 +52,9 @@ async function undoSupplies(tx: Tx, recorder: Recorder, { supplies }: Inverse, a
     supplies.map(({ id }) => id),
   );
   const lifted: [string, null][] = [];
-  for (const { id, before, afterVersion } of supplies) {
+  for (const { id, before, after } of supplies) {
     const now = current.get(id);
-    if (!now || now.version !== afterVersion) throw changedSince();
+    if (!now || contentOf(now) !== after) throw changedSince();
     const then = before ?? { ...now, removedAt: at };
     if (!before) lifted.push([id, null]);
     await recorder.writeSupply(now, { ...then, version: now.version + 1, updatedAt: at });

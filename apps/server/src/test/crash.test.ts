@@ -1,6 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { networkInterfaces, tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import type { LedgerView, SupplyView } from '@red-shelf/contract';
 import { openStore } from '../db/open';
@@ -88,3 +88,15 @@ test('killed in the middle of 500 writes, every acknowledged one is there at res
   expect(await store.integrity()).toBe('ok');
   store.close();
 }, 60_000);
+
+test('the server answers on loopback only', async () => {
+  const { process: server, url } = await start();
+  const outside = Object.values(networkInterfaces())
+    .flatMap((addresses) => addresses ?? [])
+    .filter(({ internal, family }) => !internal && family === 'IPv4');
+  expect((await fetch(`${url}/api/health`)).status).toBe(200);
+  for (const { address } of outside)
+    await expect(fetch(`http://${address}:${new URL(url).port}/api/health`)).rejects.toThrow();
+  server.kill('SIGTERM');
+  await new Promise((ended) => server.on('exit', ended));
+});

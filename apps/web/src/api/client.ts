@@ -1,4 +1,13 @@
-import { fileRoutes, problem, routes, type Problem, type Route, type UploadView } from '@red-shelf/contract';
+import {
+  fileRoutes,
+  MOST_DOCUMENT_BYTES,
+  MOST_LIST_BYTES,
+  problem,
+  routes,
+  type Problem,
+  type Route,
+  type UploadView,
+} from '@red-shelf/contract';
 import type { z } from 'zod';
 import { words } from '../copy/words';
 
@@ -46,15 +55,22 @@ export async function call<B extends z.ZodType, A extends z.ZodType>(
   return (await answerOf(fetch(path, init))) as z.output<A>;
 }
 
-/** Sends a file's bytes as they are. */
-const send = (path: string, file: Blob, type: string): Promise<unknown> =>
-  answerOf(fetch(path, { method: 'POST', body: file, headers: { 'Content-Type': type } }));
+const MB = 1024 * 1024;
+
+/** Sends a file's bytes as they are; one that the server would refuse for its size is not sent at all. */
+async function send(path: string, file: Blob, type: string, mostBytes: number): Promise<unknown> {
+  if (file.size > mostBytes) {
+    const title = `${Math.round(file.size / MB)} MB is too large: at most ${mostBytes / MB} MB at once. Split it, and bring it in piece by piece.`;
+    throw new ApiError({ type: 'about:blank', status: 413, code: 'too_large', title });
+  }
+  return answerOf(fetch(path, { method: 'POST', body: file, headers: { 'Content-Type': type } }));
+}
 
 export const uploadList = (file: Blob): Promise<UploadView> =>
-  send(fileRoutes.uploadList.path, file, 'application/octet-stream') as Promise<UploadView>;
+  send(fileRoutes.uploadList.path, file, 'application/octet-stream', MOST_LIST_BYTES) as Promise<UploadView>;
 
 export const restoreDocument = (file: Blob): Promise<z.output<typeof fileRoutes.restore.answer>> =>
-  send(fileRoutes.restore.path, file, 'application/json') as Promise<
+  send(fileRoutes.restore.path, file, 'application/json', MOST_DOCUMENT_BYTES) as Promise<
     z.output<typeof fileRoutes.restore.answer>
   >;
 

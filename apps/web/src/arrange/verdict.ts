@@ -12,7 +12,7 @@ export function sayVerdict({ before, after, moves, leftOver }: ArrangePreview): 
   if (moves === 0)
     return { head: 'In order already.', body: 'Everything stands where this order would put it.' };
   const minutes = Math.max(1, Math.round((moves * SECONDS_A_MOVE) / 60));
-  const work = `${many(moves, 'move')}, about ${many(minutes, 'minute')}.`;
+  const work = `${many(moves, 'move')}, about ${many(minutes, 'minute')} at ${SECONDS_A_MOVE} seconds each.`;
   const left =
     leftOver.length === 0
       ? 'Nothing is left over.'

@@ -130,7 +130,7 @@ test('the verdict says what is gained, what it costs and what is left over', () 
   };
   expect(sayVerdict(plan)).toEqual({
     head: 'Easier to find things.',
-    body: '10 moves, about 2 minutes. Nothing is left over.',
+    body: '10 moves, about 2 minutes at 12 seconds each. Nothing is left over.',
   });
   expect(sayVerdict({ ...plan, moves: 0 }).head).toBe('In order already.');
   expect(sayVerdict({ ...plan, after: plan.before }).head).toBe('Little to gain.');

@@ -1,8 +1,14 @@
 import type { Family } from './families';
-import { FAMILY_PROTOTYPES } from './familyPrototypes';
-import { scoreFamilies } from './familyScore';
+import prototypes from './familyPrototypes.json';
+import { scoreFamilies, type Prototype } from './familyScore';
 import { labOf } from './lab';
 import { NotAColourError, parseColour } from './parse';
+
+/**
+ * Typical colours of each family, made by scripts/tune-family.mts from lists of colours that people named;
+ * not to be edited by hand. The script writes what the type says.
+ */
+const FAMILY_PROTOTYPES = prototypes as unknown as readonly Prototype[];
 
 export const FINISHES = ['matte', 'shimmer', 'metallic', 'glitter', 'neon', 'clear', 'holographic'] as const;
 export type Finish = (typeof FINISHES)[number];

@@ -14,5 +14,5 @@ export const stickerForms = formsOf('sticker', [
   { id: 'book', name: 'book', envelope: envelope(120, 178, 12), ...pieces },
   { id: 'roll', name: 'roll', envelope: envelope(45, 45, 30), ...pieces },
   { id: 'kit', name: 'kit', envelope: envelope(130, 180, 8), ...pieces },
-  { id: 'bits', name: 'bits', envelope: envelope(90, 120, 2), ...pieces, lowAt: 10 },
+  { id: 'bits', name: 'bits', envelope: envelope(90, 120, 2), ...pieces, lowAt: 10, usualPurchase: 20 },
 ]);

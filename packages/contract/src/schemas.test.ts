@@ -1,0 +1,93 @@
+import { newSupply, newUnit, problem, routes, stashDocument } from './index';
+
+const INK = {
+  kind: 'ink',
+  form: 'full-pad',
+  name: '  Fern Gate ',
+  hex: 'TEAL',
+  count: { items: 1, left: 60 },
+};
+
+test('a new supply is trimmed, its colour made a hex, and what was not said filled in', () => {
+  expect(newSupply.parse(INK)).toEqual({
+    kind: 'ink',
+    form: 'full-pad',
+    name: 'Fern Gate',
+    maker: '',
+    range: '',
+    code: '',
+    hex: '#008080',
+    finish: 'matte',
+    familyOverride: null,
+    familyReason: '',
+    note: '',
+    count: { items: 1, left: 60 },
+  });
+});
+
+test.each([
+  [{ hex: '' }, 'hex', 'Give a colour: pick one, or type a hex such as #c23b42 or a name such as teal.'],
+  [
+    { hex: 'rgb(0 0 0 / 10%)' },
+    'hex',
+    '“rgb(0 0 0 / 10%)” is not a colour I know. Type a hex such as #c23b42 or a name such as teal.',
+  ],
+  [{ name: '' }, 'name', 'Give it a name.'],
+  [{ name: 'bell\u0007' }, 'name', 'The name has characters that cannot be shown.'],
+  [{ code: 'x'.repeat(41) }, 'code', 'The code may have at most 40 characters.'],
+  [{ kind: 'spoon' }, 'kind', 'Choose a kind: ink, marker, cardstock, ribbon or sticker.'],
+  [{ form: 'spool' }, 'form', 'That form does not exist for this kind; choose one from the list.'],
+  [{ count: { items: '2', left: 1 } }, 'count.items', 'How many must be a number.'],
+  [
+    { count: { items: 2, left: 1e13 } },
+    'count.left',
+    'What is left is more than anyone owns; check the number.',
+  ],
+])('%j is refused at %s with a sentence', (more, path, message) => {
+  const { error } = newSupply.safeParse({ ...INK, ...more });
+  expect(error?.issues.map((issue) => [issue.path.join('.'), issue.message])).toEqual([[path, message]]);
+});
+
+test('sizes of a unit are bounded', () => {
+  const unit = { template: 'pad-rack', name: 'Rack', rows: 12, columns: 5 };
+  expect(newUnit.safeParse(unit).success).toBe(true);
+  for (const wrong of [
+    { rows: 61 },
+    { columns: 0 },
+    { rows: 1.5 },
+    { slot: { widthMm: 0, heightMm: 5, depthMm: 5 } },
+  ])
+    expect(newUnit.safeParse({ ...unit, ...wrong }).success).toBe(false);
+});
+
+test('a document of another program, or of a newer version, is told apart', () => {
+  const blank = {
+    format: 'red-shelf',
+    formatVersion: 1,
+    exportedAt: '2026-06-01T00:00:00.000Z',
+    roomName: '',
+    units: [],
+    supplies: [],
+    placements: [],
+    ledger: [],
+  };
+  expect(stashDocument.safeParse(blank).success).toBe(true);
+  const messages = (more: object) =>
+    stashDocument.safeParse({ ...blank, ...more }).error?.issues.map(({ message }) => message);
+  expect(messages({ format: 'x' })).toEqual(['This is not a Red Shelf document.']);
+  expect(messages({ formatVersion: 2 })).toEqual(['This document was written by a newer Red Shelf.']);
+  expect(messages({ exportedAt: 'yesterday' })).toHaveLength(1);
+});
+
+test('no two routes share a method and a path, and all stand under /api', () => {
+  const all = Object.values(routes).map(({ method, path }) => `${method} ${path}`);
+  expect(new Set(all).size).toBe(all.length);
+  expect(all.every((line) => line.includes(' /api/'))).toBe(true);
+});
+
+test('a refusal always carries a sentence and a code', () => {
+  expect(
+    problem.safeParse({ type: 'about:blank', status: 409, code: 'stale', title: 'Changed.' }).success,
+  ).toBe(true);
+  expect(problem.safeParse({ status: 409 }).success).toBe(false);
+});
