@@ -2,7 +2,7 @@ import type { ImportChoices, ImportPreview, ImportProgress, UploadView } from '@
 import { FlashList } from '@shopify/flash-list';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Checkbox, ProgressBar } from 'react-native-paper';
+import { ProgressBar } from 'react-native-paper';
 import { sayRow } from '../copy/reasons';
 import { many } from '../copy/words';
 import { colour, radius, space } from '../theme/tokens';
@@ -57,12 +57,11 @@ export function PreviewStep({ upload, choices, preview, settling, onOutdated, on
         />
       </View>
       {preview.refuse > 0 && (
-        <Checkbox.Item
+        <Chip
+          many
           label={`Leave the ${many(preview.refuse, 'refused row')} out and import the rest`}
-          status={leaveOut ? 'checked' : 'unchecked'}
+          on={leaveOut}
           onPress={() => setLeaveOut(!leaveOut)}
-          position="leading"
-          labelStyle={styles.checkLabel}
         />
       )}
       {failure && <Note sort="error">{failure}</Note>}
@@ -127,6 +126,5 @@ const styles = StyleSheet.create({
   line: { width: 40, textAlign: 'right', color: colour.quiet },
   swatch: { width: 28, height: 28, borderRadius: radius.s, borderWidth: 1, borderColor: colour.hairline },
   words: { flex: 1, minWidth: 0 },
-  checkLabel: { textAlign: 'left' },
   running: { gap: space.s },
 });

@@ -1,5 +1,6 @@
 import { Pressable, StyleSheet } from 'react-native';
 import { colour, radius, space, TOUCH } from '../theme/tokens';
+import { Icon } from './Icon';
 import { Txt } from './Txt';
 
 interface ChipProps {
@@ -19,6 +20,7 @@ export function Chip({ label, on, onPress, many = false }: ChipProps) {
       onPress={onPress}
       style={[styles.chip, on && styles.on]}
     >
+      {many && on && <Icon name="check" size={16} tint={colour.onAction} />}
       <Txt look="strong" style={[styles.label, on && styles.onLabel]}>
         {label}
       </Txt>
@@ -29,7 +31,10 @@ export function Chip({ label, on, onPress, many = false }: ChipProps) {
 const styles = StyleSheet.create({
   chip: {
     minHeight: TOUCH,
+    flexDirection: 'row',
+    alignItems: 'center',
     justifyContent: 'center',
+    gap: space.xs,
     paddingHorizontal: space.m - 2,
     borderRadius: radius.m,
     borderWidth: 1,

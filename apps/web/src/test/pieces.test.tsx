@@ -2,10 +2,10 @@ import type { SupplyView } from '@red-shelf/contract';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { sayVerdict } from '../arrange/verdict';
 import { saySlot } from '../copy/slot';
-import { readAmount } from './amount';
-import { stashRows } from './rows';
-import { makeSearch } from './search';
-import { SupplyRow } from './SupplyRow';
+import { readAmount } from '../stash/amount';
+import { stashRows } from '../stash/rows';
+import { makeSearch } from '../stash/search';
+import { SupplyRow } from '../stash/SupplyRow';
 import { formOf } from '@red-shelf/core';
 
 const supply = (more: Partial<SupplyView> = {}): SupplyView => ({

@@ -1,0 +1,155 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { SupplyPanel } from '../stash/SupplyPanel';
+import { change, fakeServer, Refused, show, supply, unit, type Sent } from './harness';
+
+jest.mock('expo-router', () => ({
+  router: { push: jest.fn(), setParams: jest.fn() },
+  useLocalSearchParams: () => ({}),
+}));
+
+const LEDGER = [
+  { id: 'e1', act: 'count', at: '2026-05-01T10:00:00.000Z', amount: null, items: 1, left: 60, undoes: null },
+  { id: 'e2', act: 'use', at: '2026-05-03T10:00:00.000Z', amount: 1, items: null, left: null, undoes: null },
+];
+const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
+const type = (label: string, text: string) =>
+  fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
+
+function open(answers: Parameters<typeof fakeServer>[0] = {}, thing = supply()): Sent[] {
+  const sent = fakeServer({
+    [`GET /api/supplies/${thing.id}`]: { supply: thing, ledger: LEDGER },
+    [`POST /api/supplies/${thing.id}/ledger`]: { supply: thing, change: change() },
+    ...answers,
+  });
+  show(<SupplyPanel id={thing.id} units={[unit()]} onClose={jest.fn()} />);
+  return sent;
+}
+
+test('it says what the thing is, where it lives, what is left and what has happened', async () => {
+  open();
+  expect(await screen.findByRole('heading', { name: 'Marsh Lantern' })).toBeTruthy();
+  for (const text of [
+    'B2·02',
+    'full pad · Hollin & Quay · Towpath 418',
+    '3 May 2026 · used once',
+    '1 May 2026 · counted full',
+  ])
+    expect(screen.getByText(text)).toBeTruthy();
+  const lines = screen.getAllByText(/2026 ·/).map((line) => line.textContent);
+  expect(lines).toEqual(['3 May 2026 · used once', '1 May 2026 · counted full']);
+});
+
+test('a tap uses one; the message offers to take it back', async () => {
+  const sent = open({ 'POST /api/changes/c1/undo': { change: change({ id: 'c2', kind: 'undo' }) } });
+  await screen.findByRole('heading', { name: 'Marsh Lantern' });
+  press('Use one');
+  expect(await screen.findByText('Marsh Lantern: noted.')).toBeTruthy();
+  fireEvent.click(screen.getByText('Undo'));
+  expect(await screen.findByText('Undone.')).toBeTruthy();
+  expect(sent.map(({ path, body }) => [path, body])).toEqual([
+    ['/api/supplies/s1/ledger', { act: 'use', amount: 1 }],
+    ['/api/changes/c1/undo', {}],
+  ]);
+});
+
+test('counting asks how many and how full, and refuses nonsense before it is sent', async () => {
+  const sent = open();
+  await screen.findByRole('heading', { name: 'Marsh Lantern' });
+  press('Count');
+  type('How many', 'some');
+  press('Note it: count');
+  expect(screen.getByText(/“some” cannot be read/)).toBeTruthy();
+  type('How many', '2');
+  fireEvent.click(screen.getByRole('radio', { name: 'low' }));
+  press('Note it: count');
+  await waitFor(() => expect(sent).toHaveLength(1));
+  expect(sent[0]?.body).toEqual({ act: 'count', items: 2, left: 69 });
+});
+
+test('ribbon is cut by length, typed as people say it; it cannot be refilled', async () => {
+  const sash = supply({
+    id: 's2',
+    kind: 'ribbon',
+    form: 'spool',
+    stock: { items: 1, left: 2_400_000, state: 'ok', uses: 0, lastUsedAt: null },
+  });
+  const sent = open({}, sash);
+  await screen.findByText('2.4 m');
+  expect(screen.queryByRole('button', { name: 'Refill' })).toBeNull();
+  press('Use');
+  press('Note it: use');
+  expect(screen.getByText(/Say how many/)).toBeTruthy();
+  type('How much (2.4 m, 3 yd)', '5 1/8 in');
+  press('Note it: use');
+  await waitFor(() => expect(sent[0]?.body).toEqual({ act: 'use', amount: 130_175 }));
+});
+
+test('what the server refuses is said', async () => {
+  open({
+    'POST /api/supplies/s1/ledger': new Refused({
+      status: 422,
+      code: 'nothing_to_refill',
+      title: 'There is none on the shelf to refill.',
+    }),
+  });
+  await screen.findByRole('heading', { name: 'Marsh Lantern' });
+  press('Refill');
+  expect(await screen.findByText('There is none on the shelf to refill.')).toBeTruthy();
+});
+
+test('when another window was quicker, both versions are shown; keeping mine writes over the one just seen', async () => {
+  const theirs = supply({ name: 'Their Word', version: 4 });
+  let quicker = true;
+  const sent = open({
+    'PUT /api/supplies/s1': () => {
+      if (!quicker) return { supply: theirs, change: change({ kind: 'edit', name: 'My Word' }) };
+      quicker = false;
+      return new Refused({
+        status: 409,
+        code: 'stale',
+        title: 'This was changed in another window.',
+        current: theirs,
+      });
+    },
+  });
+  await screen.findByRole('heading', { name: 'Marsh Lantern' });
+  press('Edit');
+  type('Name', 'My Word');
+  press('Save');
+  expect(await screen.findByText('name: yours “My Word”, theirs “Their Word”')).toBeTruthy();
+  press('Keep mine');
+  expect(await screen.findByText('My Word changed.')).toBeTruthy();
+  expect(
+    sent.map(({ body }) => [(body as { name: string }).name, (body as { version: number }).version]),
+  ).toEqual([
+    ['My Word', 3],
+    ['My Word', 4],
+  ]);
+});
+
+test('a field the server refuses says so under it', async () => {
+  open({
+    'PUT /api/supplies/s1': new Refused({
+      status: 422,
+      code: 'invalid',
+      title: 'x',
+      fields: [{ path: 'hex', code: 'custom', message: 'That is not a colour.' }],
+    }),
+  });
+  await screen.findByRole('heading', { name: 'Marsh Lantern' });
+  press('Edit');
+  type('Colour', 'greenish');
+  press('Save');
+  expect(await screen.findByText(/⚠ That is not a colour/)).toBeTruthy();
+});
+
+test('a supply that is gone says so', async () => {
+  open({
+    'GET /api/supplies/s1': new Refused({
+      status: 404,
+      code: 'not_found',
+      title: 'There is no such supply; it may have been removed.',
+    }),
+  });
+  expect(await screen.findByText(/may have been removed/)).toBeTruthy();
+});

@@ -1,0 +1,132 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { router } from 'expo-router';
+import { ArrangeScreen } from '../arrange/ArrangeScreen';
+import { GapsScreen } from '../gaps/GapsScreen';
+import { change, fakeServer, Refused, show, supply, unit } from './harness';
+
+jest.mock('expo-router', () => ({ router: { push: jest.fn() }, useLocalSearchParams: () => ({}) }));
+
+const SUPPLIES = [
+  supply(),
+  supply({
+    id: 's2',
+    name: 'Kiln Door',
+    group: 'red',
+    family: 'red',
+    hex: '#b3262b',
+    place: null,
+    stock: { items: 1, left: 3, state: 'low', uses: 9, lastUsedAt: null },
+  }),
+  supply({
+    id: 's3',
+    name: 'Dry Well',
+    stock: { items: 0, left: 0, state: 'out', uses: 0, lastUsedAt: null },
+  }),
+];
+const STASH = {
+  'GET /api/supplies': { supplies: SUPPLIES },
+  'GET /api/wall': {
+    roomName: 'Attic',
+    units: [unit(), unit({ id: 'u2', letter: 'C', name: 'Marker tray', holds: ['marker'] })],
+  },
+};
+const figures = (placed: number, familyBreaks: number) => ({
+  placed,
+  emptySlots: 6 - placed,
+  familyBreaks,
+  meanStep: 12.34,
+});
+const PREVIEW = {
+  before: { figures: figures(2, 3), units: [{ unitId: 'u1', slots: [null, null, null, null, 's1', null] }] },
+  after: { figures: figures(3, 1), units: [{ unitId: 'u1', slots: ['s2', null, 's1', 's3', null, null] }] },
+  held: [{ unitId: 'u1', slot: 1, group: 'red' }],
+  leftOver: [{ supplyId: 's3', reason: { code: 'too_wide', needMm: 132, haveMm: 102 } }],
+  moves: 3,
+  token: 't1',
+};
+
+test('arranging shows now and planned with figures, says what is left over and why, and applies what was shown', async () => {
+  const sent = fakeServer({
+    ...STASH,
+    'POST /api/arrange/preview': PREVIEW,
+    'POST /api/arrange/apply': { change: change({ kind: 'arrange', name: 'Pad rack', count: 3 }) },
+  });
+  show(<ArrangeScreen />);
+  expect(await screen.findByText('1 thing more in place.')).toBeTruthy();
+  for (const text of [
+    'now 2',
+    'now 3',
+    'Left over: 1',
+    'too wide: needs 132 mm, the slot has 102 mm',
+    '12.3',
+    'as now',
+  ])
+    expect(screen.getByText(text)).toBeTruthy();
+  expect(sent[0]?.body).toMatchObject({
+    kinds: ['ink'],
+    unitIds: ['u1'],
+    fromElsewhere: false,
+    scheme: { lightness: 'light-first' },
+  });
+  fireEvent.click(screen.getByRole('button', { name: 'Apply: 3 moves' }));
+  expect(await screen.findByText('Pad rack arranged: 3 moves.')).toBeTruthy();
+  expect(sent.find(({ path }) => path === '/api/arrange/apply')?.body).toMatchObject({
+    token: 't1',
+    kinds: ['ink'],
+  });
+});
+
+test('choosing a kind chooses the racks made for it; without any there is nothing to preview', async () => {
+  const sent = fakeServer({ ...STASH, 'POST /api/arrange/preview': PREVIEW });
+  show(<ArrangeScreen />);
+  await screen.findByText('1 thing more in place.');
+  fireEvent.click(screen.getByRole('checkbox', { name: 'Markers' }));
+  fireEvent.click(screen.getByRole('radio', { name: 'dark to light' }));
+  await waitFor(() =>
+    expect(sent.at(-1)?.body).toMatchObject({
+      kinds: ['ink', 'marker'],
+      unitIds: ['u1', 'u2'],
+      scheme: { lightness: 'dark-first' },
+    }),
+  );
+  fireEvent.click(screen.getByRole('checkbox', { name: 'Inks' }));
+  fireEvent.click(screen.getByRole('checkbox', { name: 'Markers' }));
+  expect(await screen.findByText('Choose at least one kind and one rack.')).toBeTruthy();
+});
+
+test('a preview that is no longer true is said, and made again', async () => {
+  const sent = fakeServer({
+    ...STASH,
+    'POST /api/arrange/preview': PREVIEW,
+    'POST /api/arrange/apply': new Refused({
+      status: 409,
+      code: 'preview_outdated',
+      title: 'The stash has changed since this preview.',
+    }),
+  });
+  show(<ArrangeScreen />);
+  fireEvent.click(await screen.findByRole('button', { name: 'Apply: 3 moves' }));
+  expect(await screen.findByText('The stash has changed since this preview.')).toBeTruthy();
+  await waitFor(() => expect(sent.filter(({ path }) => path.endsWith('preview'))).toHaveLength(2));
+});
+
+test('gaps: what is out comes before what is low; bought writes the usual purchase', async () => {
+  const sent = fakeServer({
+    ...STASH,
+    'POST /api/supplies/s3/ledger': { supply: SUPPLIES[2], change: change() },
+  });
+  show(<GapsScreen />);
+  const things = (await screen.findAllByRole('link')).map((link) => link.getAttribute('aria-label'));
+  expect(things).toEqual(['Dry Well', 'Kiln Door']);
+  expect(screen.getByRole('radio', { name: '2 running out: 1 out, 1 low' })).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'Bought: Dry Well' }));
+  await waitFor(() => expect(sent[0]?.body).toEqual({ act: 'buy', amount: 1 }));
+});
+
+test('gaps: things without a place lead to Arrange for their kind', async () => {
+  fakeServer(STASH);
+  show(<GapsScreen />);
+  fireEvent.click(await screen.findByRole('radio', { name: '1 without a place' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Find a place for Inks' }));
+  expect(router.push).toHaveBeenCalledWith({ pathname: '/arrange', params: { kind: 'ink' } });
+});
