@@ -32,7 +32,8 @@ export function fileApi(context: Context, uploads: Uploads): Router {
     response.attachment('red-shelf-stash.csv').type('text/csv').send(writeCsv(list));
   });
   router.get(fileRoutes.exportJson.path, async (_request, response) => {
-    const document = await writeDocument(context.store.read, context.ports.now());
+    // Inside the queue of writes, so that no change falls between two of its tables.
+    const document = await context.store.write((tx) => writeDocument(tx, context.ports.now()));
     response.attachment('red-shelf-stash.json').type('application/json').send(JSON.stringify(document));
   });
   return router;

@@ -11,6 +11,7 @@ import { addressOf, sayEntry, sayLastUsed, sayStock, sayWhat } from '../copy/sup
 import { words } from '../copy/words';
 import { colour, LIP, radius, space, TOUCH } from '../theme/tokens';
 import { Button } from '../ui/Button';
+import { Caution } from '../ui/Caution';
 import { Icon } from '../ui/Icon';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
@@ -22,6 +23,9 @@ interface SupplyPanelProps {
   readonly units: readonly UnitView[];
   readonly onClose: () => void;
 }
+
+/** Forms that often hold alcohol or solvents. */
+const SOLVENT_FORMS: ReadonlySet<string> = new Set(['alcohol-dual', 'paint', 'spray', 'drops', 'refill']);
 
 /** One supply in full: colour, place, what is left, what can be done, what has happened. */
 export function SupplyPanel({ id, units, onClose }: SupplyPanelProps) {
@@ -51,9 +55,9 @@ export function SupplyPanel({ id, units, onClose }: SupplyPanelProps) {
           <Facts supply={supply} address={addressOf(supply, units)} />
           <StockPart supply={supply} />
           <Manage supply={supply} onEdit={() => setEditing(true)} onRemoved={onClose} />
-          {form.id === 'alcohol-dual' || form.id === 'spray' ? (
-            <Note sort="attention">{words.solvent}</Note>
-          ) : null}
+          {SOLVENT_FORMS.has(form.id) && (
+            <Caution id="solvent">{words.solvent}</Caution>
+          )}
           <View>
             <Txt look="strong" level={2}>
               What happened

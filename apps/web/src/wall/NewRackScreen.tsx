@@ -9,9 +9,9 @@ import { useChange } from '../api/useChange';
 import { words } from '../copy/words';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
+import { Caution } from '../ui/Caution';
 import { Chip } from '../ui/Chip';
 import { Field } from '../ui/Field';
-import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
 import { UnitDrawing } from './UnitDrawing';
@@ -49,7 +49,7 @@ export function NewRackScreen() {
         <Field control={form.control} name="columns" label="Columns" numeric />
       </View>
       {template && valid.success && <Preview template={template} unit={valid.data} />}
-      <Note sort="attention">{words.heavy}</Note>
+      <Caution id="heavy">{words.heavy}</Caution>
       <Button label="Put it up" main busy={add.isPending} onPress={() => void submit()} />
     </Page>
   );

@@ -92,6 +92,12 @@ export function WallScreen() {
         </View>
         <View style={styles.acts}>
           <Button label="Put up a rack" icon="plus" onPress={() => router.push('/rack')} />
+          {stash.supplies.length === 0 && (
+            <>
+              <Button label="Add the first thing" icon="plus" onPress={() => router.push('/stash/add')} />
+              <Button label="Bring in a list" icon="data" onPress={() => router.push('/data/import')} />
+            </>
+          )}
         </View>
       </ScrollView>
       {choice && unit && (
@@ -116,5 +122,5 @@ const styles = StyleSheet.create({
   underSheet: { paddingBottom: 320 },
   columns: { flexDirection: 'row', gap: space.l },
   column: { gap: space.m + 4 },
-  acts: { alignItems: 'flex-start' },
+  acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
 });
