@@ -55,9 +55,7 @@ export function SupplyPanel({ id, units, onClose }: SupplyPanelProps) {
           <Facts supply={supply} address={addressOf(supply, units)} />
           <StockPart supply={supply} />
           <Manage supply={supply} onEdit={() => setEditing(true)} onRemoved={onClose} />
-          {SOLVENT_FORMS.has(form.id) && (
-            <Caution id="solvent">{words.solvent}</Caution>
-          )}
+          {SOLVENT_FORMS.has(form.id) && <Caution id="solvent">{words.solvent}</Caution>}
           <View>
             <Txt look="strong" level={2}>
               What happened
