@@ -90,6 +90,18 @@ test('lifting a thing out leaves it without a place', async () => {
   expect(sent[0]?.body).toEqual({ place: null });
 });
 
+test('a rack is taken down from any of its slots, with a word on how to take it back', async () => {
+  const sent = fakeServer({
+    'POST /api/units/u1/remove': { change: change({ kind: 'unit', name: 'Pad rack' }) },
+  });
+  const { onClose } = panel(0, []);
+  press('Take B Pad rack down');
+  expect(await screen.findByText('Pad rack: the wall was changed.')).toBeTruthy();
+  expect(screen.getByText('Undo')).toBeTruthy();
+  expect(sent[0]?.body).toEqual({ version: 1 });
+  expect(onClose).toHaveBeenCalled();
+});
+
 test('an open slot offers what fits it and has no place: the right kind, not too wide, not placed', async () => {
   const sent = fakeServer({
     'PUT /api/supplies/s5/place': { supply: supply(), change: change({ kind: 'place', name: 'Loose' }) },

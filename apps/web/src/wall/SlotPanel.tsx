@@ -56,6 +56,7 @@ export function SlotPanel({ unit, slots, choice, stash, onChoose, onClose }: Slo
         ) : (
           <Open unit={unit} place={choice} stash={stash} />
         )}
+        <TakeDown unit={unit} onDone={onClose} />
       </ScrollView>
     </View>
   );
@@ -113,6 +114,18 @@ function Occupied({
         <Button label="Lift out" grow busy={lift.isPending} onPress={() => lift.mutate(undefined)} />
       </View>
     </>
+  );
+}
+
+/** Takes the whole unit off the wall; what lived in it stays in the stash. */
+function TakeDown({ unit, onDone }: { readonly unit: UnitView; readonly onDone: () => void }) {
+  const takeDown = useChange(() => call(routes.removeUnit, { id: unit.id, body: { version: unit.version } }));
+  return (
+    <Button
+      label={`Take ${unit.letter} ${unit.name} down`}
+      busy={takeDown.isPending}
+      onPress={() => takeDown.mutate(undefined, { onSuccess: onDone })}
+    />
   );
 }
 
