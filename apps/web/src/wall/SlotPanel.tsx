@@ -56,7 +56,7 @@ export function SlotPanel({ unit, slots, choice, stash, onChoose, onClose }: Slo
         ) : (
           <Open unit={unit} place={choice} stash={stash} />
         )}
-        <TakeDown unit={unit} onDone={onClose} />
+        {(wide || !supply) && <TakeDown unit={unit} onDone={onClose} />}
       </ScrollView>
     </View>
   );
