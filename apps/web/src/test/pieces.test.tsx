@@ -1,4 +1,3 @@
-import type { SupplyView } from '@red-shelf/contract';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { sayVerdict } from '../arrange/verdict';
 import { saySlot } from '../copy/slot';
@@ -7,29 +6,7 @@ import { stashRows } from '../stash/rows';
 import { makeSearch } from '../stash/search';
 import { SupplyRow } from '../stash/SupplyRow';
 import { formOf } from '@red-shelf/core';
-
-const supply = (more: Partial<SupplyView> = {}): SupplyView => ({
-  id: 's1',
-  version: 1,
-  kind: 'ink',
-  form: 'full-pad',
-  name: 'Marsh Lantern',
-  maker: 'Hollin & Quay',
-  range: 'Towpath',
-  code: '418',
-  hex: '#4c9a52',
-  finish: 'matte',
-  familyOverride: null,
-  familyReason: '',
-  note: '',
-  family: 'green',
-  group: 'green',
-  stock: { items: 1, left: 30, state: 'ok', uses: 3, lastUsedAt: null },
-  place: { unitId: 'u', slot: 4 },
-  createdAt: '2026-05-01T10:00:00.000Z',
-  updatedAt: '2026-05-01T10:00:00.000Z',
-  ...more,
-});
+import { supply, unit } from './harness';
 
 test('a row says name, what it is, what is left and where it lives, and opens on a tap', () => {
   const open = jest.fn();
@@ -73,23 +50,9 @@ test('the list stands under family headers in rainbow order, of one kind when as
 });
 
 test('search finds by family, code, kind and place', () => {
-  const unit = {
-    id: 'u',
-    version: 1,
-    letter: 'B',
-    name: 'Rack',
-    template: 'pad-rack',
-    rows: 2,
-    columns: 3,
-    slot: { widthMm: 1, heightMm: 1, depthMm: 1 },
-    wallMm: 1,
-    frontMm: 0,
-    holds: [],
-    end: 'bar',
-  } as const;
   const search = makeSearch(
     [supply(), supply({ id: 's2', name: 'Kiln', code: '7', group: 'red', family: 'red', place: null })],
-    [{ ...unit, holds: [] }],
+    [unit()],
   );
   const ids = (query: string) => search(query).map(({ id }) => id);
   expect([ids('green ink'), ids('418'), ids('B2·02'), ids('unplaced'), ids('teal')]).toEqual([
