@@ -1,8 +1,9 @@
-import { spawn, spawnSync } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, expect } from '@playwright/test';
+import { startServer } from '../apps/server/src/test/startServer';
 
 export interface Room {
   readonly url: string;
@@ -10,47 +11,35 @@ export interface Room {
   readonly restart: () => Promise<void>;
 }
 
-const env = (more: Record<string, string>) => ({ ...process.env, ...more }) as NodeJS.ProcessEnv;
+/** The server as it is built and shipped. */
+const startBuilt = (db: string, port?: string) =>
+  startServer(['apps/server/dist/main.js'], { cwd: process.cwd(), db, ...(port ? { port } : {}) });
 
-async function startServer(db: string, port: string) {
-  const server = spawn(process.execPath, ['apps/server/dist/main.js'], {
-    env: env({ RED_SHELF_DB: db, PORT: port }),
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  const url = await new Promise<string>((ready, fail) => {
-    server.stdout.on('data', (text: Buffer) => {
-      const found = /ready (http:\S+)/.exec(text.toString());
-      if (found?.[1]) ready(found[1]);
-    });
-    server.on('exit', () => fail(new Error('the server ended before it was ready')));
-  });
-  return { server, url };
-}
-
-/** A server over a freshly seeded demo room, and a page that fails the test on any console error. */
+/** A server over a freshly seeded demo room, and windows that fail the test on any console error. */
 export const test = base.extend<{ room: Room }>({
-  room: async ({ page }, use) => {
+  room: async ({ context }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'red-shelf-e2e-'));
     const db = join(folder, 'stash.db');
     const seeded = spawnSync(process.execPath, ['apps/server/dist/seed.js'], {
-      env: env({ RED_SHELF_DB: db, RED_SHELF_TODAY: '2026-06-01' }),
+      env: { ...process.env, RED_SHELF_DB: db, RED_SHELF_TODAY: '2026-06-01' },
     });
     if (seeded.status !== 0) throw new Error(seeded.stderr.toString());
-    let { server, url } = await startServer(db, '0');
+    let { process: server, url } = await startBuilt(db);
     const faults: string[] = [];
-    const expected = /status of (4\d\d)/;
-    page.on('console', (message) => {
-      // The browser itself notes every refused request; refusals are part of the journeys.
-      if (message.type() === 'error' && !expected.test(message.text())) faults.push(message.text());
+    // Every window of the test is watched. The browser itself notes each request that the API refuses,
+    // and refusals are part of the journeys; anything else that is missing is a fault.
+    context.on('console', (message) => {
+      const refused = /status of 4\d\d/.test(message.text()) && message.location().url.includes('/api/');
+      if (message.type() === 'error' && !refused) faults.push(message.text());
     });
-    page.on('pageerror', (error) => faults.push(error.message));
+    context.on('weberror', (failure) => faults.push(failure.error().message));
     await use({
       url,
       restart: async () => {
         const ended = new Promise((resolve) => server.on('exit', resolve));
         server.kill('SIGTERM');
         await ended;
-        ({ server } = await startServer(db, new URL(url).port));
+        ({ process: server } = await startBuilt(db, new URL(url).port));
       },
     });
     server.kill('SIGKILL');

@@ -1,9 +1,9 @@
-import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { networkInterfaces, tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import type { LedgerView, SupplyView } from '@red-shelf/contract';
 import { openStore } from '../db/open';
+import { startServer } from './startServer';
 import { INK, MIGRATIONS } from './world';
 
 const ROOT = resolve(__dirname, '../../../..');
@@ -11,22 +11,8 @@ const folder = mkdtempSync(join(tmpdir(), 'red-shelf-crash-'));
 const file = join(folder, 'stash.db');
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-/** The real server in a process of its own. */
-async function start(): Promise<{ process: ChildProcess; url: string }> {
-  const server = spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
-    cwd: ROOT,
-    env: { ...process.env, RED_SHELF_DB: file, PORT: '0', NODE_OPTIONS: '' },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  const url = await new Promise<string>((ready, fail) => {
-    server.stdout.on('data', (text: Buffer) => {
-      const found = /ready (http:\S+)/.exec(text.toString());
-      if (found?.[1]) ready(found[1]);
-    });
-    server.on('exit', () => fail(new Error('the server ended before it was ready')));
-  });
-  return { process: server, url };
-}
+/** The real server, straight from its sources. */
+const start = () => startServer(['--import', 'tsx', 'apps/server/src/main.ts'], { cwd: ROOT, db: file });
 
 const post = async (url: string, body: object): Promise<Record<string, never>> => {
   const response = await fetch(url, {

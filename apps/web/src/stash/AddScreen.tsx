@@ -70,7 +70,7 @@ export function AddScreen() {
     form.setFocus('name');
   };
   return (
-    <Page title="Add to the stash">
+    <Page title="Add to the stash" narrow>
       <SupplyFields control={form.control} setValue={form.setValue} onSubmit={() => submit(next)} />
       <TextInput
         mode="outlined"

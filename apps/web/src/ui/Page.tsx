@@ -29,12 +29,14 @@ export function PageHead({ title, aside }: PageHeadProps) {
 
 interface PageProps extends PageHeadProps {
   readonly children: ReactNode;
+  /** Forms are read down a column, however wide the screen is. */
+  readonly narrow?: boolean;
 }
 
 /** A page that scrolls as a whole. */
-export function Page({ children, ...head }: PageProps) {
+export function Page({ children, narrow = false, ...head }: PageProps) {
   return (
-    <ScrollView style={styles.page} contentContainerStyle={styles.inside}>
+    <ScrollView style={styles.page} contentContainerStyle={[styles.inside, narrow && styles.narrow]}>
       <PageHead {...head} />
       {children}
     </ScrollView>
@@ -44,6 +46,7 @@ export function Page({ children, ...head }: PageProps) {
 const styles = StyleSheet.create({
   page: { flex: 1, backgroundColor: colour.ground },
   inside: { padding: space.m, paddingTop: 14, gap: space.m, paddingBottom: space.l * 3 },
+  narrow: { maxWidth: 680 },
   head: { gap: space.s },
   lip: { width: 26, height: LIP, backgroundColor: colour.lip },
   row: { flexDirection: 'row', alignItems: 'baseline', justifyContent: 'space-between', gap: space.m },

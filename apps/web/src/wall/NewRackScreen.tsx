@@ -32,7 +32,7 @@ export function NewRackScreen() {
   });
   const valid = newUnit.safeParse(given);
   return (
-    <Page title="Put up a rack">
+    <Page title="Put up a rack" narrow>
       <View style={styles.chips} role="radiogroup" aria-label="Sort of rack">
         {UNIT_TEMPLATES.map((each) => (
           <Chip
