@@ -73,6 +73,26 @@ test('refused rows stop an import unless they are left out on purpose', async ()
   expect((await supplies()).map(({ name }) => name)).toEqual(['Fern']);
 });
 
+test('an import changes what is there only where the file says so, counts through the ledger, and is undone whole', async () => {
+  const fern = await world.add({ maker: '', note: 'dry', finish: 'shimmer' });
+  const { progress, preview } = await bring('Name,Colour,Quantity\nFern Gate,#2f9596,3\nNew One,#333,1\n');
+  expect(preview).toMatchObject({ add: 1, change: 1 });
+  expect((await supplies()).find(({ id }) => id === fern.id)).toMatchObject({
+    hex: '#2f9596',
+    family: 'teal',
+    note: 'dry',
+    finish: 'shimmer',
+    version: 2,
+    stock: { items: 3, left: 180 },
+  });
+  await world.http.post(`/api/changes/${progress.changeId}/undo`).send({}).expect(200);
+  const [only, ...others] = await supplies();
+  expect(others).toEqual([]);
+  expect(only).toMatchObject({ id: fern.id, hex: '#4c9a52', stock: { items: 1, left: 60 } });
+  const { body } = await world.http.get(`/api/supplies/${fern.id}`);
+  expect(body.ledger.map((entry: { act: string }) => entry.act)).toEqual(['count', 'count', 'undo']);
+});
+
 test('an import is all or nothing: cancelled midway, nothing of it is there', async () => {
   const { list, choices, preview } = await previewed(rows(5000));
   await world.http

@@ -2,6 +2,7 @@ import type { ArrangePreview, SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Rect } from 'react-native-svg';
+import { many } from '../copy/words';
 import { colour } from '../theme/tokens';
 
 interface StripProps {
@@ -21,7 +22,7 @@ export function Strip({ side, byId, label }: StripProps) {
     <View
       style={styles.strip}
       role="img"
-      aria-label={`${label}: ${side.figures.placed} colours in a row, ${side.figures.familyBreaks} changes of family`}
+      aria-label={`${label}: ${side.figures.placed} colours in a row, ${many(side.figures.familyBreaks, 'change')} of family`}
       onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
     >
       <Svg width={width} height={HEIGHT}>
