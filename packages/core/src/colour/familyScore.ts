@@ -10,16 +10,16 @@ export interface FamilyScore {
   readonly share: number;
 }
 
-/** Kernel radius in the feature space, about six colour differences. */
-const SIGMA = 6.5;
+/** Kernel radius in the feature space, about five colour differences. */
+const SIGMA = 5;
 /** Chroma is compressed, since people's families widen as colours grow vivid. */
-const CHROMA_POWER = 0.8;
+const CHROMA_POWER = 0.9;
 
 /** Where a CIELAB colour lies for telling families apart: lightness damped, chroma compressed. */
 export function feature(lab: Lab): { x: number; y: number; z: number } {
   const chroma = chromaOf(lab);
   const stretch = chroma > 0 ? (2 * chroma ** CHROMA_POWER) / chroma : 1;
-  return { x: 0.8 * lab.l, y: lab.a * stretch, z: lab.b * stretch };
+  return { x: 0.9 * lab.l, y: lab.a * stretch, z: lab.b * stretch };
 }
 
 /** Votes this far below the strongest (as logarithms) weigh nothing. */
@@ -31,7 +31,7 @@ const NEGLIGIBLE = -30;
  */
 export function scoreFamilies(lab: Lab, prototypes: readonly Prototype[]): readonly FamilyScore[] {
   const at = feature(lab);
-  // A plain loop: this runs for every colour of a stash, three hundred prototypes each.
+  // A plain loop: this runs for every colour of a stash, eight hundred prototypes each.
   const logs = new Float64Array(prototypes.length);
   let highest = -Infinity;
   let i = 0;
