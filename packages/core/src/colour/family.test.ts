@@ -63,3 +63,15 @@ test.each([
   ['sort of green', 'colour_unknown'],
   ['rgb(0 0 0 / 40%)', 'colour_see_through'],
 ])('refuses “%s” as %s', (given, code) => expect(parseColour(given)).toMatchObject({ ok: false, code }));
+
+test('every colour a screen can show is read as it is written', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 0xffffff }), (n) => {
+      const hex = `#${n.toString(16).padStart(6, '0')}`;
+      expect(parseColour(hex)).toEqual({ ok: true, hex });
+    }),
+    { numRuns: 2000 },
+  );
+  expect(parseColour('#008196')).toEqual({ ok: true, hex: '#008196' });
+  expect(parseColour('color(display-p3 0 1 0)').ok).toBe(true);
+});

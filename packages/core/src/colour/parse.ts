@@ -1,4 +1,4 @@
-import { formatHex, parse, toGamut } from 'culori';
+import { displayable, formatHex, parse, toGamut } from 'culori';
 
 /** Why a text is not a colour. */
 export interface ColourRefusal {
@@ -26,7 +26,8 @@ export function parseColour(text: string): ParsedColour | ColourRefusal {
   const colour = parse(BARE_HEX.test(given) ? `#${given}` : given.toLowerCase());
   if (!colour) return { ok: false, code: 'colour_unknown', given };
   if (colour.alpha !== undefined && colour.alpha < 1) return { ok: false, code: 'colour_see_through', given };
-  return { ok: true, hex: formatHex(intoSrgb(colour)) };
+  // Mapping moves even some colours that a screen can show, by rounding: only the others are mapped.
+  return { ok: true, hex: formatHex(displayable(colour) ? colour : intoSrgb(colour)) };
 }
 
 /** Thrown by functions that take a colour which must already have been parsed at the edge. */

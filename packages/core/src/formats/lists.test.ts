@@ -99,7 +99,8 @@ const supply = fc
     items: fc.nat(5),
     share: fc.float({ min: 0, max: 1, noNaN: true }),
   })
-  .map(({ formIndex, rgb, items, share, ...rest }): Omit<KnownSupply, 'id'> => {
+  .map(({ formIndex, rgb, items, share: given, ...rest }): Omit<KnownSupply, 'id'> => {
+    const share = Math.abs(given); // never −0
     const forms = formsOfKind(rest.kind);
     const form = forms[formIndex % forms.length]!;
     const perFill = form.usesPerFill ?? 1;

@@ -1,6 +1,8 @@
+import type { AttributeDefinition } from './attributes';
+
 /** What the app must know of a kind and its forms, as data. */
 
-export const KINDS = ['ink', 'marker', 'cardstock', 'ribbon', 'sticker'] as const;
+export const KINDS = ['ink', 'marker', 'cardstock', 'ribbon', 'sticker', 'companion'] as const;
 export type Kind = (typeof KINDS)[number];
 
 /**
@@ -9,6 +11,10 @@ export type Kind = (typeof KINDS)[number];
  * `sheets` and `pieces` – counted one by one; `length` – micrometres on the roll.
  */
 export type Counting = 'fill' | 'sheets' | 'pieces' | 'length';
+
+/** Counts kept beside the main one: unopened packs, bases already cut, scraps. */
+export const PARTS = ['packs', 'bases', 'scraps'] as const;
+export type Part = (typeof PARTS)[number];
 
 /** The visible end: what a supply of this form looks like on the shelf. */
 export type VisibleEnd = 'bar' | 'round' | 'cap' | 'edge' | 'ring' | 'pocket';
@@ -20,6 +26,23 @@ export interface EnvelopeMm {
   readonly depthMm: number;
 }
 
+/** How a form wants to lie or stand, and what goes wrong otherwise: a warning, never a refusal. */
+export interface Orientation {
+  readonly wants: 'flat' | 'level' | 'upright' | 'cap down' | 'tip down' | 'any';
+  readonly because: string;
+}
+
+/** A partner a supply should have: things of another kind or form, by the same colour name or the same number. */
+export interface Partner {
+  readonly kind: Kind;
+  readonly form?: string;
+  readonly name: string;
+  readonly by: 'colour name' | 'number' | 'any';
+}
+
+/** Qualities that neighbours may suffer from. */
+export type Trait = 'sheds glitter' | 'scratches' | 'scratched easily' | 'leaks' | 'stains' | 'fades' | 'heavy';
+
 export interface FormDefinition {
   readonly id: string;
   readonly kind: Kind;
@@ -28,12 +51,21 @@ export interface FormDefinition {
   readonly counting: Counting;
   readonly end: VisibleEnd;
   readonly envelope: EnvelopeMm;
+  /** Grams of one (a pad, a sheet, a full spool), about. */
+  readonly massG: number;
   /** `fill` forms: uses from full to dry; a default the person's own record will correct. */
   readonly usesPerFill?: number;
   /** At or below this (uses, sheets, pieces or µm) the supply is low. */
   readonly lowAt: number;
   /** How many a purchase usually is, in items, sheets, pieces or µm. */
   readonly usualPurchase: number;
+  readonly orientation?: Orientation;
+  readonly partners?: readonly Partner[];
+  readonly traits?: readonly Trait[];
+  /** It must not stand beside things with these. */
+  readonly avoid?: readonly Trait[];
+  /** Separate counts this form keeps. */
+  readonly parts?: readonly Part[];
 }
 
 export interface KindDefinition {
@@ -42,6 +74,7 @@ export interface KindDefinition {
   readonly plural: string;
   /** The form a new supply starts with. */
   readonly defaultForm: string;
+  readonly attributes: readonly AttributeDefinition[];
 }
 
 /** A form's facts without repeating the kind on every line. */

@@ -1,4 +1,6 @@
 import { cardstock, cardstockForms } from './cardstock';
+import { companion, companionForms } from './companion';
+import { attributesSchema, type AttributeDefinition } from './attributes';
 import type { FormDefinition, Kind, KindDefinition } from './definition';
 import { ink, inkForms } from './ink';
 import { marker, markerForms } from './marker';
@@ -12,6 +14,7 @@ export const KIND_DEFINITIONS: Readonly<Record<Kind, KindDefinition>> = {
   cardstock,
   ribbon,
   sticker,
+  companion,
 };
 
 const FORMS: Readonly<Record<Kind, readonly FormDefinition[]>> = {
@@ -20,6 +23,7 @@ const FORMS: Readonly<Record<Kind, readonly FormDefinition[]>> = {
   cardstock: cardstockForms,
   ribbon: ribbonForms,
   sticker: stickerForms,
+  companion: companionForms,
 };
 
 /** The forms of one kind, the usual one first. */
@@ -43,3 +47,11 @@ export function formOf(kind: Kind, formId: string): FormDefinition {
   if (!form) throw new UnknownFormError(kind, formId);
   return form;
 }
+
+/** The questions a form is asked beyond name, colour and count. */
+export const attributesOf = (kind: Kind, formId: string): readonly AttributeDefinition[] =>
+  KIND_DEFINITIONS[kind].attributes.filter(({ forms }) => !forms || forms.includes(formId));
+
+/** Checks a form's own attributes; made from the same data as its questions. */
+export const attributesSchemaOf = (kind: Kind, formId: string) =>
+  attributesSchema(attributesOf(kind, formId));

@@ -98,3 +98,33 @@ test('refusals carry what was asked and what there is', () => {
   );
   expect(checkStockRequest({ act: 'use', amount: 1 }, { items: 1, left: 0 }, pad)).toBeNull();
 });
+
+test('packs, sheets, bases and scraps of one colour are one supply with four counts', () => {
+  const entries = [
+    entry('count', { left: 2 }),
+    entry('buy', { amount: 2, part: 'packs' }),
+    entry('open', { amount: 1, left: 25 }),
+    entry('cut', { amount: 3, items: 6, left: 3 }),
+    entry('use', { amount: 4, part: 'bases' }),
+    entry('count', { left: 1, part: 'scraps' }),
+  ];
+  expect(stockFromLedger(entries, card)).toMatchObject({
+    left: 24,
+    parts: { packs: 1, bases: 2, scraps: 1 },
+    state: 'ok',
+    uses: 2,
+  });
+  const opened = entries[2]!;
+  const undone = stockFromLedger([...entries, entry('undo', { undoes: opened.id })], card);
+  expect(undone).toMatchObject({ left: 0, parts: { packs: 2 }, state: 'ok' });
+});
+
+test('a part that a form does not keep, or has too little of, is refused', () => {
+  const stock = { items: 5, left: 5, parts: { packs: 1 } };
+  expect(checkStockRequest({ act: 'open', amount: 2, left: 50 }, stock, card)?.code).toBe('more_than_left');
+  expect(checkStockRequest({ act: 'open', amount: 1, left: 25 }, stock, card)).toBeNull();
+  expect(checkStockRequest({ act: 'use', amount: 1, part: 'scraps' }, stock, card)?.code).toBe('more_than_left');
+  expect(checkStockRequest({ act: 'cut', amount: 6, items: 12, left: 0 }, stock, card)?.code).toBe('more_than_left');
+  expect(checkStockRequest({ act: 'buy', amount: 1, part: 'packs' }, stock, pad)?.code).toBe('no_such_part');
+  expect(checkStockRequest({ act: 'cut', amount: 1, items: 1, left: 0 }, stock, spool)?.code).toBe('no_such_part');
+});

@@ -1,7 +1,10 @@
-import type { FormDefinition } from '../kinds/definition';
+import type { FormDefinition, Part } from '../kinds/definition';
 
-/** What can happen to a supply's stock. `undo` cancels an earlier entry; an undo can itself be undone. */
-export const ACTS = ['count', 'use', 'buy', 'refill', 'discard', 'undo'] as const;
+/**
+ * What can happen to a supply's stock. `open` turns packs into sheets, `cut` turns sheets into bases and scraps.
+ * `undo` cancels an earlier entry; an undo can itself be undone.
+ */
+export const ACTS = ['count', 'use', 'buy', 'refill', 'discard', 'open', 'cut', 'undo'] as const;
 export type Act = (typeof ACTS)[number];
 
 /** One line of the append-only ledger, as the core sees it. */
@@ -10,12 +13,17 @@ export interface LedgerEntry {
   readonly act: Act;
   /** UTC, ISO 8601. */
   readonly at: string;
-  /** use: uses, sheets, pieces or µm. buy and discard: items of a `fill` form, else sheets, pieces or µm. */
+  /**
+   * use: uses, sheets, pieces or µm. buy and discard: items of a `fill` form, else sheets, pieces or µm.
+   * open: packs. cut: sheets.
+   */
   readonly amount?: number | null;
-  /** count of a `fill` form: things on the shelf. */
+  /** count of a `fill` form: things on the shelf. cut: bases gained. */
   readonly items?: number | null;
-  /** count: uses (fill), sheets, pieces or µm that are left. */
+  /** count: uses (fill), sheets, pieces or µm that are left. open: sheets gained. cut: scraps gained. */
   readonly left?: number | null;
+  /** count, use, buy, discard: of packs, bases or scraps instead of the main count. */
+  readonly part?: Part | null;
   /** undo: the entry that is cancelled. */
   readonly undoes?: string | null;
 }
@@ -27,6 +35,8 @@ export interface Stock {
   readonly items: number;
   /** Uses (fill), sheets, pieces or µm that are left. */
   readonly left: number;
+  /** Unopened packs, cut bases and scraps, where there are any. */
+  readonly parts: Readonly<Partial<Record<Part, number>>>;
   readonly state: StockState;
   readonly uses: number;
   readonly lastUsedAt: string | null;
@@ -45,6 +55,7 @@ export function standingEntries(entries: readonly LedgerEntry[]): LedgerEntry[] 
 interface Tally {
   items: number;
   left: number;
+  parts: Record<Part, number>;
 }
 
 /**
@@ -52,12 +63,12 @@ interface Tally {
  * below empty, since uses per fill is an estimate; counted things and lengths are exact.
  */
 export function stockFromLedger(entries: readonly LedgerEntry[], form: Rule): Stock {
-  const tally: Tally = { items: 0, left: 0 };
+  const tally: Tally = { items: 0, left: 0, parts: { packs: 0, bases: 0, scraps: 0 } };
   let uses = 0;
   let lastUsedAt: string | null = null;
   for (const entry of standingEntries(entries)) {
     applyEntry(tally, entry, form);
-    if (entry.act !== 'use') continue;
+    if (entry.act !== 'use' && entry.act !== 'cut') continue;
     uses++;
     if (lastUsedAt === null || entry.at > lastUsedAt) lastUsedAt = entry.at;
   }
@@ -67,7 +78,10 @@ export function stockFromLedger(entries: readonly LedgerEntry[], form: Rule): St
       : form.counting === 'length'
         ? Math.min(1, tally.left)
         : tally.left;
-  return { items, left: tally.left, state: stateOf(tally.left, form.lowAt), uses, lastUsedAt };
+  const parts = Object.fromEntries(Object.entries(tally.parts).filter(([, n]) => n > 0));
+  // Unopened packs are stock too: with one in the drawer nothing is low.
+  const state = tally.parts.packs > 0 ? 'ok' : stateOf(tally.left, form.lowAt);
+  return { items, left: tally.left, parts, state, uses, lastUsedAt };
 }
 
 const stateOf = (left: number, lowAt: number): StockState =>
@@ -76,6 +90,10 @@ const stateOf = (left: number, lowAt: number): StockState =>
 function applyEntry(tally: Tally, entry: LedgerEntry, form: Rule): void {
   const perFill = form.counting === 'fill' ? (form.usesPerFill ?? 1) : 1;
   const amount = entry.amount ?? 0;
+  if (entry.part) {
+    tally.parts[entry.part] = partAfter(tally.parts[entry.part], entry);
+    return;
+  }
   switch (entry.act) {
     case 'count':
       tally.items = entry.items ?? 0;
@@ -99,7 +117,23 @@ function applyEntry(tally: Tally, entry: LedgerEntry, form: Rule): void {
           ? Math.min(tally.left, tally.items * perFill)
           : Math.max(0, tally.left - amount);
       break;
+    case 'open':
+      tally.parts.packs = Math.max(0, tally.parts.packs - amount);
+      tally.left += entry.left ?? 0;
+      break;
+    case 'cut':
+      tally.left = Math.max(0, tally.left - amount);
+      tally.parts.bases += entry.items ?? 0;
+      tally.parts.scraps += entry.left ?? 0;
+      break;
     case 'undo':
       break;
   }
+}
+
+/** A separate count after an entry that speaks of it. */
+function partAfter(had: number, { act, amount, left }: LedgerEntry): number {
+  if (act === 'count') return left ?? 0;
+  if (act === 'buy') return had + (amount ?? 0);
+  return Math.max(0, had - (amount ?? 0));
 }

@@ -1,0 +1,85 @@
+/** Reading a number with a unit as people say it; lengths, masses, volumes and paper weights share it. */
+
+/** Why a measure could not be read. */
+export interface MeasureRefusal {
+  readonly ok: false;
+  readonly code: 'missing' | 'unclear' | 'negative' | 'too_much';
+  readonly given: string;
+}
+interface Said {
+  readonly ok: true;
+  readonly value: number;
+  /** What stood behind the number, lower case, single-spaced; empty when nothing did. */
+  readonly unit: string;
+}
+
+const VULGAR: Readonly<Record<string, string>> = {
+  '¼': ' 1/4',
+  '½': ' 1/2',
+  '¾': ' 3/4',
+  '⅓': ' 1/3',
+  '⅔': ' 2/3',
+  '⅛': ' 1/8',
+  '⅜': ' 3/8',
+  '⅝': ' 5/8',
+  '⅞': ' 7/8',
+};
+const SHAPE =
+  /^(-?)(?:(\d+(?:[.,]\d+)?|[.,]\d+)(?:(?:\s+|-)(\d+)\s*\/\s*(\d+))?|(\d+)\s*\/\s*(\d+))\s*([a-z"″'′#.²/ ]*)$/i;
+
+const plain = (text: string): string =>
+  text
+    .replace(/[¼½¾⅓⅔⅛⅜⅝⅞]/g, (mark) => VULGAR[mark] ?? mark)
+    .replace(/\s+/g, ' ')
+    .trim();
+
+/** Splits `5 1/8 in`, `5-1/8"`, `13cm`, `,5 oz` into a number and its unit. Never throws. */
+export function readSaid(text: string): Said | MeasureRefusal {
+  const given = text.trim();
+  if (given === '') return { ok: false, code: 'missing', given };
+  const found = SHAPE.exec(plain(given));
+  if (!found) return { ok: false, code: 'unclear', given };
+  const [, minus, whole, top, bottom, loneTop, loneBottom, unit = ''] = found;
+  const over = Number(bottom ?? loneBottom ?? 1);
+  if (over === 0) return { ok: false, code: 'unclear', given };
+  const value = Number((whole ?? '0').replace(',', '.')) + Number(top ?? loneTop ?? 0) / over;
+  if (minus && value > 0) return { ok: false, code: 'negative', given };
+  return { ok: true, value, unit: unit.toLowerCase().replace(/\./g, '').trim() };
+}
+
+export interface ParsedMeasure {
+  readonly ok: true;
+  /** Whole SI steps: µm, mg or µl. */
+  readonly amount: number;
+}
+
+/** Makes a reader for one sort of measure: how many whole steps each unit is, and what is beyond belief. */
+export const measureReader =
+  (steps: Readonly<Record<string, number>>, most: number) =>
+  (text: string, assumed: string): ParsedMeasure | MeasureRefusal => {
+    const said = readSaid(text);
+    if (!said.ok) return said;
+    const given = text.trim();
+    const perUnit = steps[said.unit || assumed];
+    if (perUnit === undefined) return { ok: false, code: 'unclear', given };
+    const amount = Math.round(said.value * perUnit);
+    return amount > most ? { ok: false, code: 'too_much', given } : { ok: true, amount };
+  };
+
+/** A number with at most so many decimals and no trailing zeros. */
+export const decimals = (value: number, digits: number): string => String(Number(value.toFixed(digits)));
+
+function gcd(a: number, b: number): number {
+  return b === 0 ? a : gcd(b, a % b);
+}
+
+/** Writes a number with a fraction as crafters do, to the nearest `1/parts`: `5 1/8`. */
+export function fraction(value: number, parts: number): string {
+  const all = Math.round(value * parts);
+  const whole = Math.floor(all / parts);
+  const rest = all % parts;
+  if (rest === 0) return String(whole);
+  const by = gcd(rest, parts);
+  const part = `${rest / by}/${parts / by}`;
+  return whole === 0 ? part : `${whole} ${part}`;
+}
