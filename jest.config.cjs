@@ -14,6 +14,8 @@ const node = (folder) => ({
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   transform: { '\\.[cm]?[jt]sx?$': babel },
   transformIgnorePatterns: [translated],
+  // Its CommonJS face exports nothing under Node.
+  moduleNameMapper: { '^color-name-list$': require.resolve('color-name-list').replace('umd', 'esm') },
 });
 
 module.exports = {

@@ -4,7 +4,11 @@ import { at, ROOT } from './lib.mjs';
 
 await build({
   absWorkingDir: ROOT,
-  entryPoints: { main: at('apps/server/src/main.ts'), seed: at('apps/server/src/demo/seed.ts') },
+  entryPoints: {
+    main: at('apps/server/src/main.ts'),
+    seed: at('apps/server/src/demo/seed.ts'),
+    photoWorker: at('apps/server/src/jobs/photoWorker.ts'),
+  },
   outdir: at('apps/server/dist'),
   bundle: true,
   platform: 'node',

@@ -1,9 +1,10 @@
 import { existsSync } from 'node:fs';
-import { resolve } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
 import pino from 'pino';
 import { z } from 'zod';
 import { makeApp } from './app';
 import { openStore } from './db/open';
+import { photoThread } from './jobs/photoThread';
 import { systemPorts } from './services/ports';
 
 /** Settings from the environment; paths are taken from the folder the server is started in. */
@@ -18,9 +19,14 @@ const settings = z
   .parse(process.env);
 
 const log = pino({ level: settings.LOG_LEVEL });
-const store = await openStore(resolve(settings.RED_SHELF_DB), resolve(settings.RED_SHELF_MIGRATIONS));
+const db = resolve(settings.RED_SHELF_DB);
+const store = await openStore(db, resolve(settings.RED_SHELF_MIGRATIONS));
+const photos = {
+  folder: join(dirname(db), 'photos'),
+  prepare: photoThread(new URL('./photoWorker.js', import.meta.url)),
+};
 const web = resolve(settings.RED_SHELF_WEB);
-const app = makeApp({ store, ports: systemPorts }, log, existsSync(web) ? web : undefined);
+const app = makeApp({ store, ports: systemPorts, photos }, log, existsSync(web) ? web : undefined);
 
 // Loopback only: a stash is nobody else's business.
 const server = app.listen(settings.PORT, '127.0.0.1', (error?: Error) => {

@@ -1,5 +1,6 @@
-import { ACTS, FAMILIES, FINISHES, KINDS } from '@red-shelf/core';
+import { ACTS, FAMILIES, factsSchema, FINISHES, KINDS, PARTS } from '@red-shelf/core';
 import { z } from 'zod';
+import { recordBody } from './records';
 
 /** The whole stash as one open JSON document: importing it gives the identical state. */
 const when = z.iso.datetime();
@@ -19,6 +20,9 @@ const documentSupply = z.object({
   familyOverride: z.enum(FAMILIES).nullable(),
   familyReason: z.string(),
   note: z.string(),
+  /** Documents of version 1 have neither number nor facts. */
+  number: z.int().min(0).default(0),
+  facts: factsSchema.default({}),
   createdAt: when,
   updatedAt: when,
   removedAt: when.nullable(),
@@ -45,18 +49,28 @@ const documentLedger = z.object({
   amount: z.int().min(0).nullable(),
   items: z.int().min(0).nullable(),
   left: z.int().min(0).nullable(),
+  part: z.enum(PARTS).nullable().default(null),
   undoes: id.nullable(),
+});
+const documentRecord = z.object({
+  id,
+  version: z.int().min(1),
+  body: recordBody,
+  createdAt: when,
+  updatedAt: when,
+  removedAt: when.nullable(),
 });
 const documentPlacement = z.object({ supplyId: id, unitId: id, slot: z.int().min(0) });
 
 export const stashDocument = z.object({
   format: z.literal('red-shelf', { error: 'This is not a Red Shelf document.' }),
-  formatVersion: z.literal(1, { error: 'This document was written by a newer Red Shelf.' }),
+  formatVersion: z.literal([1, 2], { error: 'This document was written by a newer Red Shelf.' }),
   exportedAt: when,
   roomName: z.string().max(80),
   units: z.array(documentUnit),
   supplies: z.array(documentSupply),
   placements: z.array(documentPlacement),
   ledger: z.array(documentLedger),
+  records: z.array(documentRecord).default([]),
 });
 export type StashDocument = z.infer<typeof stashDocument>;

@@ -1,5 +1,7 @@
 export { arrangePreview, type ArrangePreview, type ArrangeRequest, type LeftOverView } from './arrange';
-export { changeView, type ChangeView } from './change';
+export { MOST_AT_ONCE, type BatchSet } from './batch';
+export { changeView, type ChangeView, type JournalLine } from './change';
+export { MOST_PHOTO_BYTES, type ColourName, type PhotoView } from './devices';
 export { stashDocument, type StashDocument } from './document';
 export {
   MOST_DOCUMENT_BYTES,
@@ -12,6 +14,18 @@ export {
   type UploadView,
 } from './lists';
 export { problem, type Problem } from './problem';
+export { MOST_RANGE_BYTES, type RangeReadingView } from './rangeFile';
+export {
+  PREFERENCES_ID,
+  preferencesBody,
+  recordBody,
+  type GroupBody,
+  type Preferences,
+  type RangeBody,
+  type RecordBody,
+  type RecordView,
+  type SessionBody,
+} from './records';
 export { fileRoutes, routes, type Route } from './routes';
 export {
   newSupply,

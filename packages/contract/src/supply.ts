@@ -1,5 +1,8 @@
 import {
   ACTS,
+  checkFacts,
+  factsSchema,
+  PARTS,
   FAMILIES,
   FAMILY_GROUPS,
   findForm,
@@ -43,7 +46,7 @@ const wholeNumber = (label: string, most = 1e12) =>
     .max(most, `${label} is more than anyone owns; check the number.`);
 
 const supplyFields = z.object({
-  kind: z.enum(KINDS, { error: 'Choose a kind: ink, marker, cardstock, ribbon or sticker.' }),
+  kind: z.enum(KINDS, { error: 'Choose a kind: ink, marker, cardstock, ribbon, sticker or companion.' }),
   form: z.string(),
   name: line('The name', MOST_CHARACTERS.name).min(1, 'Give it a name.'),
   maker: line('The maker', MOST_CHARACTERS.maker).default(''),
@@ -54,28 +57,40 @@ const supplyFields = z.object({
   familyOverride: z.enum(FAMILIES).nullable().default(null),
   familyReason: line('The reason', MOST_CHARACTERS.familyReason).default(''),
   note: line('The note', MOST_CHARACTERS.note).default(''),
+  facts: factsSchema.default({}),
 });
 
-const formOfKind = {
-  check: (fields: { kind: (typeof KINDS)[number]; form: string }) =>
-    findForm(fields.kind, fields.form) !== undefined,
-  refusal: { path: ['form'], message: 'That form does not exist for this kind; choose one from the list.' },
-};
+/** A form must be one of its kind's, and the facts must be asked of it. */
+function refuseMisfits(
+  fields: { kind: (typeof KINDS)[number]; form: string; facts: z.output<typeof factsSchema> },
+  context: z.RefinementCtx,
+): void {
+  if (!findForm(fields.kind, fields.form)) {
+    const message = 'That form does not exist for this kind; choose one from the list.';
+    context.addIssue({ code: 'custom', path: ['form'], message });
+    return;
+  }
+  for (const { path, message } of checkFacts(fields.kind, fields.form, fields.facts))
+    context.addIssue({ code: 'custom', path: ['facts', ...path], message });
+}
 
 const openingCount = z.object({
   items: wholeNumber('How many', 1e6),
   left: wholeNumber('What is left'),
 });
 
+/** Unopened packs, cut bases and scraps. */
+const partCounts = z.partialRecord(z.enum(PARTS), wholeNumber('How many', 1e6));
+
 export const newSupply = supplyFields
-  .extend({ count: openingCount })
-  .refine(formOfKind.check, formOfKind.refusal);
+  .extend({ count: openingCount, parts: partCounts.optional() })
+  .superRefine(refuseMisfits);
 export type NewSupply = z.infer<typeof newSupply>;
 export type NewSupplyInput = z.input<typeof newSupply>;
 
 export const editedSupply = supplyFields
   .extend({ version: z.int().min(1, 'Say which version you saw.') })
-  .refine(formOfKind.check, formOfKind.refusal);
+  .superRefine(refuseMisfits);
 export type EditedSupply = z.infer<typeof editedSupply>;
 
 export const place = z.object({ unitId: z.string(), slot: z.int().min(0) });
@@ -84,6 +99,8 @@ export type Place = z.infer<typeof place>;
 export const supplyView = supplyFields.extend({
   id: z.string(),
   version: z.int(),
+  /** The short number it is known by. */
+  number: z.int(),
   hex: z.string(),
   /** The family it is filed under: the person's word if there is one, else the computed one. */
   family: z.enum(FAMILIES),
@@ -91,6 +108,7 @@ export const supplyView = supplyFields.extend({
   stock: z.object({
     items: z.int(),
     left: z.int(),
+    parts: partCounts,
     state: z.enum(['ok', 'low', 'out']),
     uses: z.int(),
     lastUsedAt: z.string().nullable(),
@@ -108,23 +126,34 @@ export const ledgerView = z.object({
   amount: z.number().nullable(),
   items: z.number().nullable(),
   left: z.number().nullable(),
+  part: z.enum(PARTS).nullable(),
   undoes: z.string().nullable(),
 });
 export type LedgerView = z.infer<typeof ledgerView>;
 
+const part = z.enum(PARTS).optional();
+const some = (verb: string) => wholeNumber('The amount').min(1, `${verb} at least something.`);
+
 /** Something done to a supply's stock. Amounts are in the form's own unit; see the core's ledger. */
 export const stockRequest = z.discriminatedUnion('act', [
-  z.object({ act: z.literal('use'), amount: wholeNumber('The amount').min(1, 'Use at least something.') }),
-  z.object({ act: z.literal('buy'), amount: wholeNumber('The amount').min(1, 'Buy at least something.') }),
-  z.object({
-    act: z.literal('discard'),
-    amount: wholeNumber('The amount').min(1, 'Discard at least something.'),
-  }),
+  z.object({ act: z.literal('use'), amount: some('Use'), part }),
+  z.object({ act: z.literal('buy'), amount: some('Buy'), part }),
+  z.object({ act: z.literal('discard'), amount: some('Discard'), part }),
   z.object({ act: z.literal('refill') }),
   z.object({
     act: z.literal('count'),
     items: wholeNumber('How many', 1e6),
     left: wholeNumber('What is left'),
+    part,
+  }),
+  /** Packs opened, and the sheets that were in them. */
+  z.object({ act: z.literal('open'), amount: some('Open'), left: wholeNumber('Sheets', 1e6) }),
+  /** Sheets cut into bases, and the scraps that remain. */
+  z.object({
+    act: z.literal('cut'),
+    amount: some('Cut'),
+    items: wholeNumber('Bases', 1e6),
+    left: wholeNumber('Scraps', 1e6),
   }),
 ]);
 export type StockRequestBody = z.infer<typeof stockRequest>;

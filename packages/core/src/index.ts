@@ -9,11 +9,76 @@ export {
   type FamilyGroup,
 } from './colour/families';
 export { familyOf, FINISHES, type FamilyOpinion, type Finish } from './colour/family';
-export { ciede2000, colourDifference, inkOn, labOf, type Lab } from './colour/lab';
+export { ciede2000, colourDifference, hexOfLab, inkOn, labOf, type Lab } from './colour/lab';
 export { NotAColourError, parseColour, type ColourRefusal, type ParsedColour } from './colour/parse';
+export { sayDifference, type SaidDifference } from './colour/sayDifference';
+export {
+  lightFrom,
+  NO_CORRECTION,
+  sampleSpot,
+  type Light,
+  type Picture,
+  type Sample,
+  type Spot,
+  type WhiteRefusal,
+} from './colour/photo';
+export { dominantColours, proposeHome, type Dominant } from './colour/dominant';
+export { hexOnWheel, onWheel, type WheelColour } from './colour/wheel';
+export type { MeasureRefusal } from './measure/said';
 export { parseLength, printLength, type LengthRefusal, type LengthUnit } from './measure/length';
-export { KINDS, type EnvelopeMm, type FormDefinition, type Kind, type VisibleEnd } from './kinds/definition';
-export { findForm, formOf, formsOfKind, KIND_DEFINITIONS, UnknownFormError } from './kinds/registry';
+export { parseMass, printMass, type MassUnit } from './measure/mass';
+export { parseVolume, printVolume, type VolumeUnit } from './measure/volume';
+export {
+  gsmOfPounds,
+  parsePaperWeight,
+  poundsOfGsm,
+  printPaperWeight,
+  type PaperBasis,
+  type PaperWeight,
+} from './measure/paperWeight';
+export type { Estimate } from './measure/estimate';
+export { sheetsFromMass, sheetsFromStack, sheetsFromWeighed } from './measure/sheets';
+export {
+  RIBBON_THICKNESS_UM,
+  ribbonFromMass,
+  ribbonFromTurns,
+  ribbonFromWound,
+  USUAL_RIBBON_THICKNESS_UM,
+} from './measure/wound';
+export { fillFromMass, type Fill } from './measure/fill';
+export type { AttributeDefinition, Attributes, AttributeValue } from './kinds/attributes';
+export { SHEET_SIZE_UM } from './kinds/cardstock';
+export {
+  effectiveHex,
+  factsSchema,
+  GRADES,
+  reservedOf,
+  sparse,
+  statusOf,
+  STATUSES,
+  type Facts,
+  type Grade,
+  type Status,
+} from './supply/facts';
+export { checkFacts, fittingAttributes, type FactRefusal } from './supply/check';
+export { GROUNDS, MADE, TAKEN, type Ground, type Made, type SupplySwatch } from './supply/swatch';
+export {
+  KINDS,
+  PARTS,
+  type EnvelopeMm,
+  type FormDefinition,
+  type Kind,
+  type Part,
+  type VisibleEnd,
+} from './kinds/definition';
+export {
+  attributesOf,
+  findForm,
+  formOf,
+  formsOfKind,
+  KIND_DEFINITIONS,
+  UnknownFormError,
+} from './kinds/registry';
 export { fitInSlot, slotAddress, slotCount, type FitRefusal, type GridUnit } from './storage/unit';
 export { findTemplate, UNIT_TEMPLATES, type UnitTemplate } from './storage/templates';
 export { DEFAULT_SCHEME, type Scheme } from './arrange/scheme';
@@ -38,7 +103,15 @@ export { checkStockRequest, type StockRefusal, type StockRequest } from './stock
 export { LEVELS, levelOf, sayLeft, usesAtLevel, type Level } from './stock/level';
 export { findGaps, type Gaps, type GapSubject } from './gaps/running';
 export { fold } from './search/fold';
-export { makeMatcher, searchText, type SearchText } from './search/match';
+export { searchable, type Searchable, type SearchSubject } from './search/subject';
+export { makeStashSearch, type StashSearch } from './search/stashSearch';
+export { doubling, nearColours, ownIt, type Owned, type OwnAnswer, type OwnReason } from './own/ownIt';
+export { readBarcode, withCheckDigit, type BarcodeReading } from './own/barcode';
+export { sortOutOrder, VERDICTS, type Doubt, type SortSubject, type Verdict } from './sortout/candidates';
+export { spaceFreed, spaceOf, type Space } from './sortout/space';
+export { ownedOfRange, readRange, type RangeEntry, type RangeReading } from './ranges/range';
+export { tagCounts, tagTwins, type TagCount } from './gather/tags';
+export { kindSpreads, type KindSpread } from './gather/spread';
 export { MOST_CSV_ROWS, readCsv, type CsvRefusal, type CsvTable } from './formats/csvRead';
 export { writeCsv } from './formats/csvWrite';
 export {

@@ -1,6 +1,6 @@
 import { formOf, stockFromLedger } from '@red-shelf/core';
 import { asc, eq, inArray } from 'drizzle-orm';
-import { chunks, type Readable, type Tx } from './open';
+import { chunks, touch, type Readable, type Tx } from './open';
 import { ledger, stock } from './schema';
 import type { SupplyRecord } from './supplyRepository';
 
@@ -27,6 +27,7 @@ export async function refoldStock(
 ): Promise<void> {
   for (const some of chunks(of)) {
     const ids = some.map(({ id }) => id);
+    touch(tx, ids);
     const rows = await tx.select().from(ledger).where(inArray(ledger.supplyId, ids)).orderBy(asc(ledger.seq));
     const bySupply = new Map<string, typeof rows>(ids.map((id) => [id, []]));
     for (const row of rows) bySupply.get(row.supplyId)?.push(row);

@@ -11,11 +11,28 @@ export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
 /** Anything that can be read from: the open database, or a transaction to see its own writes. */
 export type Readable = Db | Tx;
 
+/** Supplies whose record, stock or place a transaction changed; `all` when the stash was replaced. */
+export interface Touched {
+  readonly supplies: ReadonlySet<string>;
+  readonly all: boolean;
+}
+const touchedBy = new WeakMap<Tx, { supplies: Set<string>; all: boolean }>();
+
+/** Notes what a transaction changed; repositories call it wherever they write. */
+export function touch(tx: Tx, supplyIds: readonly string[] | 'all'): void {
+  const touched = touchedBy.get(tx) ?? { supplies: new Set<string>(), all: false };
+  touchedBy.set(tx, touched);
+  if (supplyIds === 'all') touched.all = true;
+  else for (const id of supplyIds) touched.supplies.add(id);
+}
+
 export interface Store {
   /** For reading outside a transaction. */
   readonly read: Db;
   /** Runs one transaction; writes wait for one another, so SQLite never has to refuse one. */
   readonly write: <T>(work: (tx: Tx) => Promise<T>) => Promise<T>;
+  /** Told after every write what it touched. */
+  readonly onTouched: (hear: (touched: Touched) => void) => void;
   /** SQLite's own integrity check; `ok` when the file is sound. */
   readonly integrity: () => Promise<string>;
   readonly close: () => void;
@@ -42,13 +59,25 @@ export async function openStore(file: string, migrationsFolder: string): Promise
   await reader.execute('PRAGMA query_only = ON');
   await reader.execute('PRAGMA busy_timeout = 5000');
   let last: Promise<unknown> = Promise.resolve();
+  const listeners: ((touched: Touched) => void)[] = [];
+  const transact = async <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {
+    let touched: Touched | undefined;
+    const result = await writeDb.transaction(async (tx) => {
+      const answer = await work(tx);
+      touched = touchedBy.get(tx);
+      return answer;
+    });
+    if (touched) for (const hear of listeners) hear(touched);
+    return result;
+  };
   return {
     read: drizzle(reader, { schema }),
     write: (work) => {
-      const turn = last.then(() => writeDb.transaction(work));
+      const turn = last.then(() => transact(work));
       last = turn.catch(() => undefined);
       return turn;
     },
+    onTouched: (hear) => listeners.push(hear),
     integrity: async () => {
       const { rows } = await reader.execute('PRAGMA integrity_check');
       return rows.map((row) => JSON.stringify(row[0])).join() === '"ok"' ? 'ok' : JSON.stringify(rows);

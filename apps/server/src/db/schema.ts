@@ -1,5 +1,5 @@
-import type { Act, Family, Finish, Kind, StockState } from '@red-shelf/core';
-import type { ChangeView } from '@red-shelf/contract';
+import type { Act, Facts, Family, Finish, Kind, Part, Stock, StockState } from '@red-shelf/core';
+import type { ChangeView, RecordBody } from '@red-shelf/contract';
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
 /** Supplies are never deleted: a removed one keeps its row and its history. */
@@ -17,6 +17,10 @@ export const supplies = sqliteTable('supplies', {
   familyOverride: text('family_override').$type<Family>(),
   familyReason: text('family_reason').notNull(),
   note: text().notNull(),
+  /** The short number it is known by; given once, never again. */
+  number: integer().notNull().default(0),
+  /** What else is known of it; see the core's facts. */
+  facts: text({ mode: 'json' }).$type<Facts>().notNull().default({}),
   createdAt: text('created_at').notNull(),
   updatedAt: text('updated_at').notNull(),
   removedAt: text('removed_at'),
@@ -36,6 +40,7 @@ export const ledger = sqliteTable(
     amount: integer(),
     items: integer(),
     left: integer(),
+    part: text().$type<Part>(),
     undoes: text(),
   },
   (table) => [index('ledger_by_supply').on(table.supplyId, table.seq)],
@@ -48,6 +53,7 @@ export const stock = sqliteTable('stock', {
     .references(() => supplies.id),
   items: integer().notNull(),
   left: integer().notNull(),
+  parts: text({ mode: 'json' }).$type<Stock['parts']>().notNull().default({}),
   state: text().$type<StockState>().notNull(),
   uses: integer().notNull(),
   lastUsedAt: text('last_used_at'),
@@ -105,4 +111,15 @@ export const snapshots = sqliteTable('snapshots', {
 export const settings = sqliteTable('settings', {
   key: text().primaryKey(),
   value: text().notNull(),
+});
+
+/** Things kept whole beside the supplies: kits, packs, ranges, sessions, preferences. Their shape is the contract's. */
+export const records = sqliteTable('records', {
+  id: text().primaryKey(),
+  version: integer().notNull(),
+  sort: text().$type<RecordBody['sort']>().notNull(),
+  body: text({ mode: 'json' }).$type<RecordBody>().notNull(),
+  createdAt: text('created_at').notNull(),
+  updatedAt: text('updated_at').notNull(),
+  removedAt: text('removed_at'),
 });

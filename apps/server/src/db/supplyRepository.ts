@@ -1,5 +1,5 @@
-import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
-import { chunks, type Readable, type Tx } from './open';
+import { and, asc, eq, inArray, isNull, max } from 'drizzle-orm';
+import { chunks, touch, type Readable, type Tx } from './open';
 import { placements, stock, supplies } from './schema';
 
 export type SupplyRecord = typeof supplies.$inferSelect;
@@ -46,11 +46,30 @@ export async function supplyRecords(
   return found;
 }
 
+/** Some supplies that have not been removed, oldest first. */
+export async function someSupplies(db: Readable, ids: readonly string[]): Promise<SupplyWithState[]> {
+  const found: SupplyWithState[] = [];
+  for (const some of chunks(ids))
+    found.push(...(await joined(db).where(and(inArray(supplies.id, some), isNull(supplies.removedAt)))));
+  return found.sort((p, q) => (p.supply.id < q.supply.id ? -1 : 1));
+}
+
+/** The next short number; numbers of removed supplies are not given again. */
+export async function nextNumber(db: Readable): Promise<number> {
+  const [row] = await db.select({ most: max(supplies.number) }).from(supplies);
+  return (row?.most ?? 0) + 1;
+}
+
 export async function insertSupplies(tx: Tx, records: readonly SupplyRecord[]): Promise<void> {
+  touch(
+    tx,
+    records.map(({ id }) => id),
+  );
   for (const some of chunks(records)) await tx.insert(supplies).values(some);
 }
 
 /** Writes a whole record over the one with its id. */
 export async function overwriteSupply(tx: Tx, { id, ...fields }: SupplyRecord): Promise<void> {
+  touch(tx, [id]);
   await tx.update(supplies).set(fields).where(eq(supplies.id, id));
 }

@@ -1,5 +1,5 @@
 import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
-import { chunks, type Readable, type Tx } from './open';
+import { chunks, touch, type Readable, type Tx } from './open';
 import { placements, settings, units } from './schema';
 
 export type UnitRecord = typeof units.$inferSelect;
@@ -54,6 +54,7 @@ export async function rewritePlacements(
   lifted: readonly string[],
   setDown: readonly PlacementRecord[],
 ): Promise<void> {
+  touch(tx, [...lifted, ...setDown.map(({ supplyId }) => supplyId)]);
   for (const some of chunks(lifted)) await tx.delete(placements).where(inArray(placements.supplyId, some));
   for (const some of chunks(setDown)) await tx.insert(placements).values(some);
 }

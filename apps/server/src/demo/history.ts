@@ -39,7 +39,7 @@ function opening(form: FormDefinition, random: Random): Pick<Entry, 'items' | 'l
 /** Six months of one supply's life: an opening count, uses in bursts, and a purchase or refill when it runs out. */
 export function historyOf(supply: Supply, now: number, random: Random, newId: () => string): Entry[] {
   const form = formOf(supply.kind, supply.form);
-  const blank = { supplyId: supply.id, amount: null, items: null, left: null, undoes: null };
+  const blank = { supplyId: supply.id, amount: null, items: null, left: null, part: null, undoes: null };
   const entries: Entry[] = [
     { ...blank, id: newId(), at: supply.createdAt, act: 'count', ...opening(form, random) },
   ];

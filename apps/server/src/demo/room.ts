@@ -3,6 +3,7 @@ import type { StashDocument } from '@red-shelf/contract';
 import { unitRecordFrom } from '../services/wall';
 import { unitToView } from '../services/views';
 import { demoColours } from './colours';
+import { demoFacts } from './facts';
 import { historyOf } from './history';
 import { PILES } from './piles';
 import { randomStream, type Random } from './random';
@@ -44,6 +45,8 @@ export function demoRoom(now: number): StashDocument {
         familyOverride: null,
         familyReason: '',
         note,
+        number: 0,
+        facts: demoFacts(kind, form, hex, i, now),
         createdAt: at,
         updatedAt: at,
         removedAt: null,
@@ -55,13 +58,14 @@ export function demoRoom(now: number): StashDocument {
     .sort((p, q) => (p.at < q.at ? -1 : p.at > q.at ? 1 : p.id < q.id ? -1 : 1));
   return {
     format: 'red-shelf',
-    formatVersion: 1,
+    formatVersion: 2,
     exportedAt: new Date(now).toISOString(),
     roomName: 'Boathouse wall',
     units,
     supplies,
     placements: lived(supplies, units, random),
     ledger,
+    records: [],
   };
 }
 

@@ -2,17 +2,18 @@ import { routes } from '@red-shelf/contract';
 import { Router } from 'express';
 import { mount } from '../http/route';
 import { applyArrange, previewArrange } from '../services/arrange';
-import type { Context } from '../services/context';
+import { readColour } from '../devices/reader';
+import { scannables } from '../devices/scanner';
+import { addMany, batchEdit } from '../services/batch';
+import { suggestColours } from '../services/colourNames';
+import { stashList, type Context } from '../services/context';
+import { journal } from '../services/journal';
+import { mergeSupplies } from '../services/merge';
+import { addRecord, editRecord, listRecords, removeRecord } from '../services/records';
+import { decideSupply } from '../services/verdict';
 import { cancelImport, commitImport } from '../services/importCommit';
 import { previewImport, type Uploads } from '../services/imports';
-import {
-  actOnSupply,
-  addSupply,
-  editSupply,
-  getSupply,
-  listSupplies,
-  removeSupply,
-} from '../services/supplies';
+import { actOnSupply, addSupply, editSupply, getSupply, removeSupply } from '../services/supplies';
 import { undoChange } from '../services/undo';
 import { addUnit, getWall, placeSupply, removeUnit } from '../services/wall';
 
@@ -22,7 +23,12 @@ const idOf = (params: Readonly<Record<string, string>>): string => params.id ?? 
 export function apiRoutes(context: Context, uploads: Uploads): Router {
   const router = Router();
   mount(router, routes.health, () => Promise.resolve({ ok: true }));
-  mount(router, routes.listSupplies, async () => ({ supplies: await listSupplies(context) }));
+  router.get(routes.listSupplies.path, async (request, response) => {
+    const { json, tag } = await stashList(context).asJson();
+    response.set({ ETag: tag, 'Cache-Control': 'no-cache' });
+    if (request.headers['if-none-match'] === tag) response.status(304).end();
+    else response.type('application/json').send(json);
+  });
   mount(router, routes.getSupply, ({ params }) => getSupply(context, idOf(params)));
   mount(router, routes.addSupply, ({ body }) => addSupply(context, body));
   mount(router, routes.editSupply, ({ params, body }) => editSupply(context, idOf(params), body));
@@ -51,5 +57,24 @@ export function apiRoutes(context: Context, uploads: Uploads): Router {
   );
   mount(router, routes.importProgress, ({ params }) => Promise.resolve(uploads.get(idOf(params)).progress));
   mount(router, routes.cancelImport, ({ params }) => Promise.resolve(cancelImport(uploads, idOf(params))));
+  mountMany(router, context);
   return router;
+}
+
+/** Routes that touch many supplies, or things beside them. */
+function mountMany(router: Router, context: Context): void {
+  mount(router, routes.addSupplies, ({ body }) => addMany(context, body));
+  mount(router, routes.batchEdit, async ({ body }) => ({ change: await batchEdit(context, body) }));
+  mount(router, routes.mergeSupplies, ({ body }) => mergeSupplies(context, body));
+  mount(router, routes.decideSupply, ({ params, body }) => decideSupply(context, idOf(params), body));
+  mount(router, routes.listRecords, async () => ({ records: await listRecords(context) }));
+  mount(router, routes.addRecord, ({ body }) => addRecord(context, body.body));
+  mount(router, routes.editRecord, ({ params, body }) => editRecord(context, idOf(params), body));
+  mount(router, routes.removeRecord, async ({ params, body }) => ({
+    change: await removeRecord(context, idOf(params), body.version),
+  }));
+  mount(router, routes.journal, async () => ({ changes: await journal(context) }));
+  mount(router, routes.colourNames, async ({ body }) => ({ names: await suggestColours(body.query) }));
+  mount(router, routes.readColour, ({ body }) => Promise.resolve(readColour(body.on)));
+  mount(router, routes.scannables, async () => ({ things: await scannables(context) }));
 }

@@ -1,12 +1,26 @@
-import { writeCsv } from '@red-shelf/core';
-import { fileRoutes, MOST_DOCUMENT_BYTES, MOST_LIST_BYTES } from '@red-shelf/contract';
+import { readRange, writeCsv } from '@red-shelf/core';
+import {
+  fileRoutes,
+  MOST_DOCUMENT_BYTES,
+  MOST_LIST_BYTES,
+  MOST_PHOTO_BYTES,
+  MOST_RANGE_BYTES,
+} from '@red-shelf/contract';
 import { json, raw, Router } from 'express';
 import { allSupplies } from '../db/supplyRepository';
-import { Refusal } from '../http/problem';
+import { notFound, Refusal } from '../http/problem';
 import type { Context } from '../services/context';
 import { writeDocument } from '../services/document';
 import { receiveList, type Uploads } from '../services/imports';
+import { keepPhoto, photoFile } from '../services/photos';
 import { restoreDocument } from '../services/restore';
+
+const RANGE_REFUSALS = {
+  not_a_list:
+    'This is neither a list nor a palette. Choose a CSV file with name and hex columns, or a .gpl palette.',
+  no_columns: 'The list needs a column “name” and a column “hex”.',
+  nothing_in_it: 'There is no colour with a name in this file.',
+} as const;
 
 /** Files in and out: lists as CSV, the whole stash as JSON. */
 export function fileApi(context: Context, uploads: Uploads): Router {
@@ -21,6 +35,24 @@ export function fileApi(context: Context, uploads: Uploads): Router {
   );
   router.post(fileRoutes.restore.path, json({ limit: MOST_DOCUMENT_BYTES }), async (request, response) => {
     response.json({ change: await restoreDocument(context, request.body) });
+  });
+  const anyFile = (limit: number) => raw({ type: () => true, limit });
+  router.post(fileRoutes.readRange.path, anyFile(MOST_RANGE_BYTES), (request, response) => {
+    const reading = readRange(Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0));
+    if (!reading.ok) throw new Refusal(422, reading.code, RANGE_REFUSALS[reading.code]);
+    response.json({ name: reading.name, entries: reading.entries, leftOut: reading.leftOut });
+  });
+  router.post(fileRoutes.photo.path, anyFile(MOST_PHOTO_BYTES), async (request, response) => {
+    const { photos, ports } = context;
+    if (!photos) throw notFound('place for photos');
+    if (!Buffer.isBuffer(request.body)) throw new Refusal(422, 'not_a_photo', 'The file is empty.');
+    response.json(await keepPhoto(photos, ports, request.body));
+  });
+  router.get(['/api/photos/:id', '/api/photos/:id/small'], (request, response) => {
+    if (!context.photos) throw notFound('photo');
+    const file = photoFile(context.photos, String(request.params.id), request.path.endsWith('/small'));
+    // A photo never changes under its id.
+    response.set('Cache-Control', 'private, max-age=31536000, immutable').type('image/jpeg').sendFile(file);
   });
   router.get(fileRoutes.exportCsv.path, async (_request, response) => {
     const rows = await allSupplies(context.store.read);

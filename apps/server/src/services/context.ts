@@ -1,11 +1,26 @@
 import type { Store } from '../db/open';
 import { Refusal } from '../http/problem';
+import type { PhotoKeeping } from './photos';
 import type { Ports } from './ports';
+import { StashList } from './stashList';
 
 /** What every use case works with. */
 export interface Context {
   readonly store: Store;
   readonly ports: Ports;
+  /** Left out where no photos are kept. */
+  readonly photos?: PhotoKeeping;
+}
+
+const lists = new WeakMap<Store, StashList>();
+
+/** The one ready list of a store. */
+export function stashList({ store }: Context): StashList {
+  const known = lists.get(store);
+  if (known) return known;
+  const list = new StashList(store);
+  lists.set(store, list);
+  return list;
 }
 
 /** Refuses a write that saw an older version; both versions go back so that nothing is lost. */

@@ -2,7 +2,14 @@ import { createHash } from 'node:crypto';
 import type { ChangeView, Place } from '@red-shelf/contract';
 import { changes } from '../db/schema';
 import type { Tx } from '../db/open';
-import { insertSupplies, overwriteSupply, supplyRecord, type SupplyRecord } from '../db/supplyRepository';
+import { putRecord, type RecordRow } from '../db/recordRepository';
+import {
+  insertSupplies,
+  nextNumber,
+  overwriteSupply,
+  supplyRecord,
+  type SupplyRecord,
+} from '../db/supplyRepository';
 import { appendLedger, refoldStock, type LedgerRecord } from '../db/ledgerRepository';
 import {
   insertUnit,
@@ -25,15 +32,20 @@ export function contentOf({
   version: number;
   updatedAt?: string;
 }): string {
-  return createHash('sha1')
-    .update(JSON.stringify(Object.entries(content).sort()))
-    .digest('base64url');
+  return createHash('sha1').update(JSON.stringify(content, inKeyOrder)).digest('base64url');
 }
+
+/** Writes objects with their keys in order, so that equal content has one text. */
+const inKeyOrder = (_key: string, value: unknown): unknown =>
+  value && typeof value === 'object' && !Array.isArray(value)
+    ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+    : value;
 
 /** What it takes to undo a change: how things were before, and what they must still be (`contentOf`) for the undo to be safe. */
 export interface Inverse {
   supplies: { id: string; before: SupplyRecord | null; after: string }[];
   units: { id: string; before: UnitRecord | null; after: string }[];
+  records?: { id: string; before: RecordRow | null; after: string }[];
   places: { supplyId: string; before: Place | null; after: Place | null }[];
   /** Ledger entries to cancel. */
   ledger: { id: string; supplyId: string }[];
@@ -49,7 +61,10 @@ export class Recorder {
     private readonly ports: Ports,
   ) {}
 
-  async addSupplies(records: readonly SupplyRecord[]): Promise<void> {
+  /** Adds supplies; those without a short number get the next ones. */
+  async addSupplies(given: readonly SupplyRecord[]): Promise<void> {
+    let next = await nextNumber(this.tx);
+    const records = given.map((record) => (record.number > 0 ? record : { ...record, number: next++ }));
     await insertSupplies(this.tx, records);
     for (const record of records)
       this.inverse.supplies.push({ id: record.id, before: null, after: contentOf(record) });
@@ -70,6 +85,12 @@ export class Recorder {
   async writeUnit(before: UnitRecord, after: UnitRecord): Promise<void> {
     await overwriteUnit(this.tx, after);
     this.inverse.units.push({ id: before.id, before, after: contentOf(after) });
+  }
+
+  /** Writes a record, new (`before` null) or over what was there. */
+  async putRecord(before: RecordRow | null, after: RecordRow): Promise<void> {
+    await putRecord(this.tx, after);
+    (this.inverse.records ??= []).push({ id: after.id, before, after: contentOf(after) });
   }
 
   /** Appends to the ledger. Opening counts of supplies added by the same change need no undoing of their own. */

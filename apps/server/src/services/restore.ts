@@ -1,9 +1,19 @@
 import { findForm, findTemplate, slotCount } from '@red-shelf/core';
 import { stashDocument, type ChangeView, type StashDocument } from '@red-shelf/contract';
 import { eq, isNull } from 'drizzle-orm';
-import { chunks, type Tx } from '../db/open';
+import { chunks, touch, type Tx } from '../db/open';
 import { refoldStock } from '../db/ledgerRepository';
-import { changes, ledger, placements, settings, snapshots, stock, supplies, units } from '../db/schema';
+import {
+  changes,
+  ledger,
+  placements,
+  records,
+  settings,
+  snapshots,
+  stock,
+  supplies,
+  units,
+} from '../db/schema';
 import { parsed, Refusal } from '../http/problem';
 import type { Context } from './context';
 import { ROOM_NAME, writeDocument } from './document';
@@ -43,14 +53,28 @@ async function takeSnapshot(tx: Tx, ports: Ports): Promise<string> {
 }
 
 async function replaceStash(tx: Tx, document: StashDocument): Promise<void> {
-  for (const table of [placements, stock, ledger, supplies, units]) await tx.delete(table);
+  touch(tx, 'all');
+  for (const table of [placements, stock, ledger, supplies, units, records]) await tx.delete(table);
   for (const some of chunks(document.units)) await tx.insert(units).values(some);
-  for (const some of chunks(document.supplies)) await tx.insert(supplies).values(some);
+  for (const some of chunks(numbered(document.supplies))) await tx.insert(supplies).values(some);
   for (const some of chunks(document.placements)) await tx.insert(placements).values(some);
   for (const some of chunks(document.ledger)) await tx.insert(ledger).values(some);
+  for (const some of chunks(document.records))
+    await tx.insert(records).values(some.map((record) => ({ ...record, sort: record.body.sort })));
   await refoldStock(tx, document.supplies);
   const name = { key: ROOM_NAME, value: document.roomName };
   await tx.insert(settings).values(name).onConflictDoUpdate({ target: settings.key, set: name });
+}
+
+/** Supplies with a short number each; those of older documents get the next free ones. */
+function numbered<T extends { number: number }>(given: readonly T[]): T[] {
+  const taken = new Set<number>();
+  let next = given.reduce((most, { number }) => Math.max(most, number), 0) + 1;
+  return given.map((supply) => {
+    const number = supply.number > 0 && !taken.has(supply.number) ? supply.number : next++;
+    taken.add(number);
+    return { ...supply, number };
+  });
 }
 
 /** References inside a document must hold, or nothing of it is taken. */

@@ -1,4 +1,13 @@
-import { checkStockRequest, formOf, type StockRefusal, type FormDefinition } from '@red-shelf/core';
+import {
+  checkStockRequest,
+  effectiveHex,
+  formOf,
+  PARTS,
+  sparse,
+  type StockRefusal,
+  type StockRequest,
+  type FormDefinition,
+} from '@red-shelf/core';
 import type {
   ChangeView,
   EditedSupply,
@@ -7,11 +16,12 @@ import type {
   StockRequestBody,
   SupplyView,
 } from '@red-shelf/contract';
-import { allSupplies, findSupply, type SupplyRecord, type SupplyWithState } from '../db/supplyRepository';
+import { findSupply, type SupplyRecord, type SupplyWithState } from '../db/supplyRepository';
 import { ledgerOf, type LedgerRecord } from '../db/ledgerRepository';
 import type { Readable } from '../db/open';
 import { notFound, Refusal } from '../http/problem';
 import { refuseStale, type Context } from './context';
+import type { Ports } from './ports';
 import { Recorder } from './recorder';
 import { supplyToView } from './views';
 
@@ -20,14 +30,11 @@ interface ChangedSupply {
   change: ChangeView;
 }
 
-async function mustFind(db: Readable, id: string): Promise<SupplyWithState> {
+export async function mustFind(db: Readable, id: string): Promise<SupplyWithState> {
   const found = await findSupply(db, id);
   if (!found) throw notFound('supply');
   return found;
 }
-
-export const listSupplies = async ({ store }: Context): Promise<SupplyView[]> =>
-  (await allSupplies(store.read)).map(supplyToView);
 
 export async function getSupply(
   { store }: Context,
@@ -39,9 +46,21 @@ export async function getSupply(
 }
 
 /** A supply's record from what a person gave. */
-export function newRecord(id: string, at: string, { count: _, ...fields }: NewSupply): SupplyRecord {
-  return { ...fields, id, version: 1, createdAt: at, updatedAt: at, removedAt: null };
+export function newRecord(
+  id: string,
+  at: string,
+  { count: _count, parts: _parts, ...fields }: NewSupply,
+): SupplyRecord {
+  const times = { createdAt: at, updatedAt: at, removedAt: null };
+  return { ...coloured(fields), id, version: 1, number: 0, ...times };
 }
+
+/** The true swatch decides the colour; facts that say nothing are not kept. */
+const coloured = <T extends Pick<SupplyRecord, 'hex' | 'facts'>>(fields: T): T => ({
+  ...fields,
+  hex: effectiveHex(fields.hex, fields.facts),
+  facts: sparse(fields.facts),
+});
 
 export const entry = (
   id: string,
@@ -57,19 +76,31 @@ export const entry = (
   amount: null,
   items: null,
   left: null,
+  part: null,
   undoes: null,
   ...more,
 });
 
-export async function addSupply({ store, ports }: Context, given: NewSupply): Promise<ChangedSupply> {
+/** The entries that open a new supply's ledger: its count, and those of its parts. */
+export function openingEntries(ports: Ports, supplyId: string, at: string, given: NewSupply): LedgerRecord[] {
   const form = formOf(given.kind, given.form);
   refuseStock(checkStockRequest({ act: 'count', ...given.count }, { items: 0, left: 0 }, form), form);
+  const parts = PARTS.flatMap((part) => {
+    const left = given.parts?.[part] ?? 0;
+    if (left === 0) return [];
+    refuseStock(checkStockRequest({ act: 'count', left, part }, { items: 0, left: 0 }, form), form);
+    return [entry(ports.newId(), supplyId, at, 'count', { items: 0, left, part })];
+  });
+  return [entry(ports.newId(), supplyId, at, 'count', given.count), ...parts];
+}
+
+export async function addSupply({ store, ports }: Context, given: NewSupply): Promise<ChangedSupply> {
   return store.write(async (tx) => {
     const recorder = new Recorder(tx, ports);
     const at = ports.now();
     const record = newRecord(ports.newId(), at, given);
     await recorder.addSupplies([record]);
-    await recorder.appendLedger([entry(ports.newId(), record.id, at, 'count', given.count)], [record]);
+    await recorder.appendLedger(openingEntries(ports, record.id, at, given), [record]);
     const change = await recorder.finish('add', record.name, 1);
     return { supply: supplyToView(await mustFind(tx, record.id)), change };
   });
@@ -94,7 +125,7 @@ export async function editSupply(
     const recorder = new Recorder(tx, ports);
     await recorder.writeSupply(before, {
       ...before,
-      ...fields,
+      ...coloured(fields),
       version: version + 1,
       updatedAt: ports.now(),
     });
@@ -126,7 +157,7 @@ export async function actOnSupply(
   return store.write(async (tx) => {
     const { supply, stock } = await mustFind(tx, id);
     const form = formOf(supply.kind, supply.form);
-    refuseStock(checkStockRequest(request, stock ?? { items: 0, left: 0 }, form), form);
+    refuseStock(checkStockRequest(request as StockRequest, stock ?? { items: 0, left: 0 }, form), form);
     const recorder = new Recorder(tx, ports);
     const { act, ...amounts } = request;
     await recorder.appendLedger([entry(ports.newId(), id, ports.now(), act, amounts)], [supply]);
@@ -144,6 +175,7 @@ function refuseStock(refusal: StockRefusal | null, form: FormDefinition): void {
     nothing_to_refill: 'There is none on the shelf to refill. Buy or count it first.',
     not_refillable: 'This is counted one by one and cannot be refilled; use “buy” instead.',
     left_exceeds_items: `What is left (${say(refusal.need)} uses) is more than full ones hold (${say(refusal.have)}).`,
+    no_such_part: 'This form keeps no such separate count.',
     too_many: `${say(refusal.need)} is more than anyone owns; check the number.`,
   };
   throw new Refusal(422, refusal.code, sentences[refusal.code]);

@@ -2,6 +2,7 @@ import type { ChangeView } from '@red-shelf/contract';
 import { eq } from 'drizzle-orm';
 import type { Tx } from '../db/open';
 import { changes } from '../db/schema';
+import { recordRow } from '../db/recordRepository';
 import { supplyRecords } from '../db/supplyRepository';
 import { placementsOf, standingUnits, unitRecord } from '../db/wallRepository';
 import { notFound, Refusal } from '../http/problem';
@@ -28,6 +29,7 @@ export async function undoChange({ store, ports }: Context, id: string): Promise
     const recorder = new Recorder(tx, ports);
     if (inverse.snapshotId)
       recorder.inverse.snapshotId = await restoreSnapshot(tx, ports, inverse.snapshotId);
+    await undoRecords(tx, recorder, inverse, ports.now());
     await undoUnits(tx, recorder, inverse, ports.now());
     await undoSupplies(tx, recorder, inverse, ports.now());
     await undoPlaces(tx, recorder, inverse);
@@ -43,6 +45,15 @@ async function undoUnits(tx: Tx, recorder: Recorder, { units }: Inverse, at: str
     const now = await unitRecord(tx, id);
     if (!now || contentOf(now) !== after) throw changedSince();
     await recorder.writeUnit(now, { ...(before ?? { ...now, removedAt: at }), version: now.version + 1 });
+  }
+}
+
+async function undoRecords(tx: Tx, recorder: Recorder, { records = [] }: Inverse, at: string): Promise<void> {
+  for (const { id, before, after } of records) {
+    const now = await recordRow(tx, id);
+    if (!now || contentOf(now) !== after) throw changedSince();
+    const then = before ?? { ...now, removedAt: at };
+    await recorder.putRecord(now, { ...then, version: now.version + 1, updatedAt: at });
   }
 }
 

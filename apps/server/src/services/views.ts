@@ -3,18 +3,18 @@ import type { SupplyView, UnitView } from '@red-shelf/contract';
 import type { SupplyWithState } from '../db/supplyRepository';
 import type { UnitRecord } from '../db/wallRepository';
 
-const NO_STOCK = { items: 0, left: 0, state: 'out', uses: 0, lastUsedAt: null } as const;
+const NO_STOCK = { items: 0, left: 0, parts: {}, state: 'out', uses: 0, lastUsedAt: null } as const;
 
 /** A supply as clients see it, family and stock derived. */
 export function supplyToView({ supply, stock, placement }: SupplyWithState): SupplyView {
   const { removedAt: _, ...fields } = supply;
   const family = supply.familyOverride ?? familyOf(supply.hex, supply.finish).family;
-  const { items, left, state, uses, lastUsedAt } = stock ?? NO_STOCK;
+  const { items, left, parts, state, uses, lastUsedAt } = stock ?? NO_STOCK;
   return {
     ...fields,
     family,
     group: groupOf(family),
-    stock: { items, left, state, uses, lastUsedAt },
+    stock: { items, left, parts, state, uses, lastUsedAt },
     place: placement ? { unitId: placement.unitId, slot: placement.slot } : null,
   };
 }

@@ -6,12 +6,14 @@ import pino from 'pino';
 import supertest from 'supertest';
 import { makeApp } from '../app';
 import { openStore, type Store } from '../db/open';
+import { preparePhoto } from '../jobs/preparePhoto';
 import { systemPorts } from '../services/ports';
 
 export const MIGRATIONS = resolve(__dirname, '../../drizzle');
 
 export interface World {
   readonly store: Store;
+  readonly folder: string;
   readonly http: ReturnType<typeof supertest>;
   readonly add: (more?: Partial<NewSupplyInput>) => Promise<SupplyView>;
   readonly close: () => void;
@@ -21,9 +23,11 @@ export interface World {
 export async function makeWorld(): Promise<World> {
   const folder = mkdtempSync(join(tmpdir(), 'red-shelf-'));
   const store = await openStore(join(folder, 'stash.db'), MIGRATIONS);
-  const http = supertest(makeApp({ store, ports: systemPorts }, pino({ level: 'silent' })));
+  const photos = { folder: join(folder, 'photos'), prepare: preparePhoto };
+  const http = supertest(makeApp({ store, ports: systemPorts, photos }, pino({ level: 'silent' })));
   return {
     store,
+    folder,
     http,
     add: async (more = {}) => {
       const response = await http.post('/api/supplies').send({ ...INK, ...more });

@@ -1,4 +1,4 @@
-import { converter, differenceCiede2000 } from 'culori';
+import { converter, differenceCiede2000, formatHex } from 'culori';
 import { NotAColourError } from './parse';
 
 /** CIELAB relative to the D65 white point: l 0–100, a and b unbounded, about ±128. */
@@ -10,6 +10,7 @@ export interface Lab {
 
 // culori's mode `lab` is relative to D50; sRGB's own white, D65, is mode `lab65`.
 const toLab65 = converter('lab65');
+const toRgb = converter('rgb');
 const difference = differenceCiede2000();
 const remembered = new Map<string, Lab>();
 const REMEMBER_AT_MOST = 20_000;
@@ -25,6 +26,9 @@ export function labOf(hex: string): Lab {
   remembered.set(hex, value);
   return value;
 }
+
+/** The sRGB hex of a CIELAB (D65) colour; what a screen cannot show is clipped. */
+export const hexOfLab = (lab: Lab): string => formatHex(toRgb({ mode: 'lab65', ...lab }));
 
 /**
  * Colour difference CIEDE2000 (kL = kC = kH = 1) between two D65 CIELAB colours.

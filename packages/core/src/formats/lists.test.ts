@@ -121,6 +121,7 @@ const supply = fc
       familyOverride: null,
       familyReason: '',
       note: '',
+      facts: {},
     };
   });
 
@@ -152,6 +153,7 @@ test('only what the file says is changed', () => {
     familyOverride: 'teal',
     familyReason: 'I reach for it as teal',
     note: 'dry',
+    facts: {},
     items: 1,
     left: 30,
   };

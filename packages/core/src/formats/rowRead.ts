@@ -92,6 +92,7 @@ export function readRow(cells: readonly string[], mapping: ColumnMapping, defaul
     familyOverride,
     familyReason,
     note: text('note'),
+    facts: {},
   };
   if (refusals.length > 0 || !colour.ok) return { ok: false, refusals };
   const count = quantity === null ? null : quantity.ok ? quantity.count : null;

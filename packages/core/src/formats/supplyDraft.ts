@@ -1,6 +1,7 @@
 import type { Family } from '../colour/families';
 import type { Finish } from '../colour/family';
 import type { Kind } from '../kinds/definition';
+import type { Facts } from '../supply/facts';
 
 /** A supply as a person describes it, checked but not yet in the stash. */
 export interface SupplyDraft {
@@ -15,6 +16,7 @@ export interface SupplyDraft {
   readonly familyOverride: Family | null;
   readonly familyReason: string;
   readonly note: string;
+  readonly facts: Facts;
 }
 
 /** What there is of it on the shelf, in ledger units. */

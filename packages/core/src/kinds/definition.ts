@@ -41,7 +41,8 @@ export interface Partner {
 }
 
 /** Qualities that neighbours may suffer from. */
-export type Trait = 'sheds glitter' | 'scratches' | 'scratched easily' | 'leaks' | 'stains' | 'fades' | 'heavy';
+export type Trait =
+  'sheds glitter' | 'scratches' | 'scratched easily' | 'leaks' | 'stains' | 'fades' | 'heavy';
 
 export interface FormDefinition {
   readonly id: string;

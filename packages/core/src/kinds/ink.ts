@@ -24,7 +24,8 @@ export const ink: KindDefinition = {
 
 const flat: Orientation = {
   wants: 'flat',
-  because: 'Stood on edge or open side up, the ink runs to one side; people differ, so this is only a warning.',
+  because:
+    'Stood on edge or open side up, the ink runs to one side; people differ, so this is only a warning.',
 };
 const standing: Orientation = {
   wants: 'upright',
@@ -53,10 +54,58 @@ const pad = {
 } as const;
 
 export const inkForms = formsOf('ink', [
-  { id: 'full-pad', name: 'full pad', envelope: envelope(98, 20, 66), massG: 62, usesPerFill: 60, lowAt: 12, ...pad },
-  { id: 'wide-pad', name: 'wide pad', envelope: envelope(132, 20, 66), massG: 85, usesPerFill: 80, lowAt: 16, ...pad },
-  { id: 'mini-pad', name: 'mini pad', envelope: envelope(34, 22, 34), massG: 14, usesPerFill: 24, lowAt: 5, ...pad },
-  { id: 'refill', name: 'refill bottle', envelope: envelope(24, 76, 24), massG: 22, usesPerFill: 12, lowAt: 3, ...bottle },
-  { id: 'spray', name: 'spray', envelope: envelope(34, 120, 34), massG: 80, usesPerFill: 40, lowAt: 8, ...bottle },
-  { id: 'drops', name: 'drops', envelope: envelope(26, 68, 26), massG: 24, usesPerFill: 40, lowAt: 8, ...bottle },
+  {
+    id: 'full-pad',
+    name: 'full pad',
+    envelope: envelope(98, 20, 66),
+    massG: 62,
+    usesPerFill: 60,
+    lowAt: 12,
+    ...pad,
+  },
+  {
+    id: 'wide-pad',
+    name: 'wide pad',
+    envelope: envelope(132, 20, 66),
+    massG: 85,
+    usesPerFill: 80,
+    lowAt: 16,
+    ...pad,
+  },
+  {
+    id: 'mini-pad',
+    name: 'mini pad',
+    envelope: envelope(34, 22, 34),
+    massG: 14,
+    usesPerFill: 24,
+    lowAt: 5,
+    ...pad,
+  },
+  {
+    id: 'refill',
+    name: 'refill bottle',
+    envelope: envelope(24, 76, 24),
+    massG: 22,
+    usesPerFill: 12,
+    lowAt: 3,
+    ...bottle,
+  },
+  {
+    id: 'spray',
+    name: 'spray',
+    envelope: envelope(34, 120, 34),
+    massG: 80,
+    usesPerFill: 40,
+    lowAt: 8,
+    ...bottle,
+  },
+  {
+    id: 'drops',
+    name: 'drops',
+    envelope: envelope(26, 68, 26),
+    massG: 24,
+    usesPerFill: 40,
+    lowAt: 8,
+    ...bottle,
+  },
 ]);

@@ -13,7 +13,11 @@ export const marker: KindDefinition = {
       forms: FILLED,
     }),
     ask.choice('barrel', 'Barrel', 'round|square|oval|triangular', { start: 'round' }),
-    ask.choice('lead', 'Lead', 'wax|oil|watercolour|pastel', { ask: 'first', forms: ['pencil'], start: 'wax' }),
+    ask.choice('lead', 'Lead', 'wax|oil|watercolour|pastel', {
+      ask: 'first',
+      forms: ['pencil'],
+      start: 'wax',
+    }),
     ask.mass('emptyMass', 'Mass empty', '9.5 g, for weighing what is left', { forms: FILLED }),
     ask.mass('fullMass', 'Mass full', '12.3 g', { forms: FILLED }),
   ],
@@ -23,7 +27,10 @@ const level: Orientation = {
   wants: 'level',
   because: 'Two tips on one well: on end, one tip floods and the other runs dry.',
 };
-const tipDown: Orientation = { wants: 'tip down', because: 'A single brush tip stays wet when it points down.' };
+const tipDown: Orientation = {
+  wants: 'tip down',
+  because: 'A single brush tip stays wet when it points down.',
+};
 const anyWay: Orientation = { wants: 'any', because: 'It does not mind.' };
 const pen = { counting: 'fill', end: 'round', usualPurchase: 1 } as const;
 const refilled = [

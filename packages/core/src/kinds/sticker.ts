@@ -32,5 +32,13 @@ export const stickerForms = formsOf('sticker', [
   { id: 'book', name: 'book', envelope: envelope(120, 178, 12), massG: 90, ...pieces },
   { id: 'roll', name: 'roll', envelope: envelope(45, 45, 30), massG: 25, ...pieces },
   { id: 'kit', name: 'kit', envelope: envelope(130, 180, 8), massG: 40, ...pieces },
-  { id: 'bits', name: 'bits', envelope: envelope(90, 120, 2), massG: 4, ...pieces, lowAt: 10, usualPurchase: 20 },
+  {
+    id: 'bits',
+    name: 'bits',
+    envelope: envelope(90, 120, 2),
+    massG: 4,
+    ...pieces,
+    lowAt: 10,
+    usualPurchase: 20,
+  },
 ]);

@@ -35,7 +35,12 @@ export function estimate(
     return ((formula(...moved) - formula(...back)) / 2) ** 2;
   });
   const give = 2 * Math.sqrt(squares.reduce((sum, s) => sum + s, 0));
-  return { value: Math.max(0, value), low: Math.max(0, value - give), high: Math.max(0, value + give), source };
+  return {
+    value: Math.max(0, value),
+    low: Math.max(0, value - give),
+    high: Math.max(0, value + give),
+    source,
+  };
 }
 
 /** An estimate of a count: whole things. */

@@ -31,7 +31,12 @@ export function fillFromMass(
   const leftUl = estimate((now, empty) => (now - empty) / density, inputs, `${SOURCE}; ${density} g/ml`);
   const missing = estimate((now, _, full) => (full - now) / density, inputs, SOURCE);
   return {
-    share: { ...share, value: Math.min(1, share.value), low: Math.min(1, share.low), high: Math.min(1, share.high) },
+    share: {
+      ...share,
+      value: Math.min(1, share.value),
+      low: Math.min(1, share.low),
+      high: Math.min(1, share.high),
+    },
     leftUl,
     mayAddUl: Math.floor(missing.low),
   };

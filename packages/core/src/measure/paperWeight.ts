@@ -84,9 +84,7 @@ export function parsePaperWeight(text: string): { ok: true; weight: PaperWeight 
 
 /** Writes a weight as it is known: `110 lb cover`, `216 gsm`. */
 export const printPaperWeight = ({ cgsm, basis }: PaperWeight): string =>
-  basis
-    ? `${decimals(poundsOfGsm(cgsm / 100, basis), 1)} lb ${basis}`
-    : `${decimals(cgsm / 100, 2)} gsm`;
+  basis ? `${decimals(poundsOfGsm(cgsm / 100, basis), 1)} lb ${basis}` : `${decimals(cgsm / 100, 2)} gsm`;
 
 /** The same weight in the other manner of speaking, for comparing. */
 export const printPaperWeightAs = ({ cgsm }: PaperWeight, basis: PaperBasis | null): string =>

@@ -46,7 +46,12 @@ export const ribbonFromTurns = (
 ): Estimate =>
   estimate(
     (n, width, card, t) => n * 2 * (width + card) + Math.PI * t * n ** 2,
-    [figure(turns, 0.5), figure(cardWidthUm, RULER_UM), figure(cardThicknessUm, 100), within(thicknessUm, THICKNESS_SHARE)],
+    [
+      figure(turns, 0.5),
+      figure(cardWidthUm, RULER_UM),
+      figure(cardThicknessUm, 100),
+      within(thicknessUm, THICKNESS_SHARE),
+    ],
     TURNS,
   );
 

@@ -13,7 +13,12 @@ export interface StockRequest {
 /** Why it cannot be written, in measured values. */
 export interface StockRefusal {
   readonly code:
-    'more_than_left' | 'nothing_to_refill' | 'not_refillable' | 'left_exceeds_items' | 'too_many' | 'no_such_part';
+    | 'more_than_left'
+    | 'nothing_to_refill'
+    | 'not_refillable'
+    | 'left_exceeds_items'
+    | 'too_many'
+    | 'no_such_part';
   readonly need: number;
   readonly have: number;
 }

@@ -123,8 +123,14 @@ test('a part that a form does not keep, or has too little of, is refused', () =>
   const stock = { items: 5, left: 5, parts: { packs: 1 } };
   expect(checkStockRequest({ act: 'open', amount: 2, left: 50 }, stock, card)?.code).toBe('more_than_left');
   expect(checkStockRequest({ act: 'open', amount: 1, left: 25 }, stock, card)).toBeNull();
-  expect(checkStockRequest({ act: 'use', amount: 1, part: 'scraps' }, stock, card)?.code).toBe('more_than_left');
-  expect(checkStockRequest({ act: 'cut', amount: 6, items: 12, left: 0 }, stock, card)?.code).toBe('more_than_left');
+  expect(checkStockRequest({ act: 'use', amount: 1, part: 'scraps' }, stock, card)?.code).toBe(
+    'more_than_left',
+  );
+  expect(checkStockRequest({ act: 'cut', amount: 6, items: 12, left: 0 }, stock, card)?.code).toBe(
+    'more_than_left',
+  );
   expect(checkStockRequest({ act: 'buy', amount: 1, part: 'packs' }, stock, pad)?.code).toBe('no_such_part');
-  expect(checkStockRequest({ act: 'cut', amount: 1, items: 1, left: 0 }, stock, spool)?.code).toBe('no_such_part');
+  expect(checkStockRequest({ act: 'cut', amount: 1, items: 1, left: 0 }, stock, spool)?.code).toBe(
+    'no_such_part',
+  );
 });

@@ -3,7 +3,8 @@ import { KINDS } from '../kinds/definition';
 import { checkFacts, fittingAttributes } from './check';
 import { effectiveHex, factsSchema, reservedOf, sparse } from './facts';
 
-const messages = (...given: Parameters<typeof checkFacts>) => checkFacts(...given).map(({ message }) => message);
+const messages = (...given: Parameters<typeof checkFacts>) =>
+  checkFacts(...given).map(({ message }) => message);
 
 test('a kind takes its own attributes and refuses others, by field', () => {
   expect(checkFacts('ribbon', 'spool', { attributes: { material: 'satin', width: 25_400 } })).toEqual([]);
@@ -13,10 +14,13 @@ test('a kind takes its own attributes and refuses others, by field', () => {
   expect(messages('ribbon', 'hank', { attributes: { spoolCore: 8000 } })).toEqual([
     'That is not asked of this form.',
   ]);
-  expect(checkFacts('cardstock', 'sheet-12', { attributes: { weight: { cgsm: 21_600, basis: null } } })).toEqual(
-    [],
-  );
-  expect(checkFacts('ink', 'drops', { attributes: { volume: -1 } })[0]?.path).toEqual(['attributes', 'volume']);
+  expect(
+    checkFacts('cardstock', 'sheet-12', { attributes: { weight: { cgsm: 21_600, basis: null } } }),
+  ).toEqual([]);
+  expect(checkFacts('ink', 'drops', { attributes: { volume: -1 } })[0]?.path).toEqual([
+    'attributes',
+    'volume',
+  ]);
 });
 
 test('changing the form keeps what it still asks', () => {
@@ -41,7 +45,14 @@ test('the true swatch decides the colour, and what says nothing is not kept', ()
   expect(sparse({ tags: [], status: 'current', collection: false, source: '', grade: 'best' })).toEqual({
     grade: 'best',
   });
-  expect(reservedOf({ reserved: [{ project: 'cards', amount: 3 }, { project: 'album', amount: 2 }] })).toBe(5);
+  expect(
+    reservedOf({
+      reserved: [
+        { project: 'cards', amount: 3 },
+        { project: 'album', amount: 2 },
+      ],
+    }),
+  ).toBe(5);
 });
 
 test.each(KINDS.flatMap((kind) => formsOfKind(kind).map((form) => [kind, form.id] as const)))(

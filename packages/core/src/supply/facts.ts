@@ -47,10 +47,7 @@ export const factsSchema = z.strictObject({
   source: text(120, 'Where it came from').optional(),
   acquiredOn: day.optional(),
   openedOn: day.optional(),
-  tags: z
-    .array(text(40, 'A tag').min(1))
-    .max(MOST_TAGS, `At most ${MOST_TAGS} tags.`)
-    .optional(),
+  tags: z.array(text(40, 'A tag').min(1)).max(MOST_TAGS, `At most ${MOST_TAGS} tags.`).optional(),
   barcode: z
     .string()
     .trim()
@@ -95,10 +92,15 @@ export function sparse(facts: Facts): Facts {
       value === '' ||
       value === false ||
       (Array.isArray(value) && value.length === 0) ||
-      (typeof value === 'object' && value !== null && !Array.isArray(value) && Object.keys(value).length === 0)
+      (typeof value === 'object' &&
+        value !== null &&
+        !Array.isArray(value) &&
+        Object.keys(value).length === 0)
     );
-  const kept = Object.entries(facts).filter(([key, value]) => says(value) && !(key === 'status' && value === 'current'));
-  return Object.fromEntries(kept) as Facts;
+  const kept = Object.entries(facts).filter(
+    ([key, value]) => says(value) && !(key === 'status' && value === 'current'),
+  );
+  return Object.fromEntries(kept);
 }
 
 /** The colour a supply goes by: its true swatch's when it has one. */

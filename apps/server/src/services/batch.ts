@@ -1,0 +1,107 @@
+import { findForm, sparse, type Facts } from '@red-shelf/core';
+import type { BatchSet, ChangeView, GroupBody, NewSupply } from '@red-shelf/contract';
+import type { Tx } from '../db/open';
+import { supplyRecords, type SupplyRecord } from '../db/supplyRepository';
+import { notFound, Refusal } from '../http/problem';
+import type { Context } from './context';
+import { Recorder } from './recorder';
+import { newRecord, openingEntries } from './supplies';
+import { newRow } from './records';
+
+interface Seen {
+  readonly id: string;
+  readonly version: number;
+}
+
+/** The records that were seen, in that order; refused as a whole when one has changed since. */
+async function asSeen(tx: Tx, seen: readonly Seen[]): Promise<SupplyRecord[]> {
+  const found = await supplyRecords(
+    tx,
+    seen.map(({ id }) => id),
+  );
+  return seen.map(({ id, version }) => {
+    const record = found.get(id);
+    if (!record || record.removedAt !== null) throw notFound('supply');
+    if (record.version !== version)
+      throw new Refusal(
+        409,
+        'stale',
+        `“${record.name}” was changed in another window. Nothing was changed; look again and repeat.`,
+      );
+    return record;
+  });
+}
+
+function after(before: SupplyRecord, set: BatchSet): SupplyRecord {
+  const { addTags = [], dropTags = [], maker, range, finish, familyOverride, familyReason, ...facts } = set;
+  const tags = [...new Set([...(before.facts.tags ?? []), ...addTags])].filter(
+    (tag) => !dropTags.includes(tag),
+  );
+  const set1 = Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== undefined));
+  const next: Facts = { ...before.facts, ...set1, tags };
+  if (next.status === 'trial' && !next.decideOn)
+    throw new Refusal(422, 'invalid', 'A trial needs a day to decide by.', {
+      fields: [{ path: 'set.decideOn', code: 'custom', message: 'A trial needs a day to decide by.' }],
+    });
+  return {
+    ...before,
+    maker: maker ?? before.maker,
+    range: range ?? before.range,
+    finish: finish ?? before.finish,
+    familyOverride: familyOverride === undefined ? before.familyOverride : familyOverride,
+    familyReason: familyReason ?? before.familyReason,
+    facts: sparse(next),
+  };
+}
+
+/** Changes or removes many supplies in one undoable change, all or none. */
+export async function batchEdit(
+  { store, ports }: Context,
+  given: { supplies: readonly Seen[]; set?: BatchSet | undefined; remove?: boolean | undefined },
+): Promise<ChangeView> {
+  return store.write(async (tx) => {
+    const records = await asSeen(tx, given.supplies);
+    const recorder = new Recorder(tx, ports);
+    for (const record of records) {
+      if (given.remove) {
+        await recorder.removeSupply(record.id);
+        continue;
+      }
+      const changed = after(record, given.set ?? {});
+      await recorder.writeSupply(record, { ...changed, version: record.version + 1, updatedAt: ports.now() });
+    }
+    return recorder.finish(given.remove ? 'remove' : 'batch', records[0]?.name ?? '', records.length);
+  });
+}
+
+/** Adds many supplies in one undoable change, all or none; a pack remembers what was bought together. */
+export async function addMany(
+  { store, ports }: Context,
+  given: { supplies: readonly NewSupply[]; pack?: GroupBody | undefined },
+): Promise<{ ids: string[]; change: ChangeView }> {
+  for (const { kind, form } of given.supplies)
+    if (!findForm(kind, form)) throw new Error(`Unchecked form ${form}`);
+  return store.write(async (tx) => {
+    const recorder = new Recorder(tx, ports);
+    const at = ports.now();
+    const records = given.supplies.map((supply) => newRecord(ports.newId(), at, supply));
+    await recorder.addSupplies(records);
+    const entries = records.flatMap((record, i) => {
+      const supply = given.supplies[i];
+      return supply ? openingEntries(ports, record.id, at, supply) : [];
+    });
+    await recorder.appendLedger(entries, records);
+    if (given.pack) {
+      const members = records.map(({ id }, i) => ({
+        supplyId: id,
+        amount: given.supplies[i]?.count.left ?? 0,
+      }));
+      await recorder.putRecord(null, newRow(ports, { ...given.pack, members }));
+    }
+    const change = await recorder.finish(given.pack ? 'pack' : 'add', nameOf(given, records), records.length);
+    return { ids: records.map(({ id }) => id), change };
+  });
+}
+
+const nameOf = ({ pack }: { pack?: GroupBody | undefined }, records: readonly SupplyRecord[]): string =>
+  pack?.name ?? (records.length === 1 ? (records[0]?.name ?? '') : `${records.length} supplies`);

@@ -1,0 +1,120 @@
+import { findForm } from '@red-shelf/core';
+import { PREFERENCES_ID, type ChangeView, type RecordBody, type RecordView } from '@red-shelf/contract';
+import { putRecord, recordRow, standingRecords, type RecordRow } from '../db/recordRepository';
+import { supplyRecords } from '../db/supplyRepository';
+import type { Tx } from '../db/open';
+import { notFound, Refusal } from '../http/problem';
+import { refuseStale, type Context } from './context';
+import type { Ports } from './ports';
+import { Recorder } from './recorder';
+
+const toView = ({ id, version, createdAt, updatedAt, body }: RecordRow): RecordView => ({
+  id,
+  version,
+  createdAt,
+  updatedAt,
+  body,
+});
+
+/** A new record's row; preferences have one fixed id, everything else a new one. */
+export function newRow(ports: Ports, body: RecordBody): RecordRow {
+  const at = ports.now();
+  const id = body.sort === 'preferences' ? PREFERENCES_ID : ports.newId();
+  return { id, version: 1, sort: body.sort, body, createdAt: at, updatedAt: at, removedAt: null };
+}
+
+export const listRecords = async ({ store }: Context): Promise<RecordView[]> =>
+  (await standingRecords(store.read)).map(toView);
+
+const nameOf = (body: RecordBody): string => (body.sort === 'preferences' ? 'Preferences' : body.name);
+
+/** What a record speaks of must be there, or nothing is kept. */
+async function refuseUnknown(tx: Tx, body: RecordBody): Promise<void> {
+  if (
+    (body.sort === 'range' || body.sort === 'session') &&
+    body.form !== null &&
+    !findForm(body.kind, body.form)
+  )
+    throw new Refusal(422, 'invalid', 'That form does not exist for this kind; choose one from the list.');
+  const ids =
+    body.sort === 'group'
+      ? [...body.members.map(({ supplyId }) => supplyId), ...body.matches]
+      : body.sort === 'session'
+        ? body.done.map(({ supplyId }) => supplyId)
+        : [];
+  const found = await supplyRecords(tx, [...new Set(ids)]);
+  if (ids.some((id) => !found.has(id))) throw notFound('supply');
+}
+
+type Changed = Promise<{ record: RecordView; change: ChangeView }>;
+
+export async function addRecord({ store, ports }: Context, body: RecordBody): Changed {
+  return store.write(async (tx) => {
+    await refuseUnknown(tx, body);
+    const row = newRow(ports, body);
+    const before = (await recordRow(tx, row.id)) ?? null;
+    const after = before ? { ...row, version: before.version + 1, createdAt: before.createdAt } : row;
+    const recorder = new Recorder(tx, ports);
+    await recorder.putRecord(before, after);
+    return { record: toView(after), change: await recorder.finish('record', nameOf(body), 1) };
+  });
+}
+
+async function mustFindRecord(tx: Tx, id: string): Promise<RecordRow> {
+  const row = await recordRow(tx, id);
+  if (!row || row.removedAt !== null) throw notFound('record');
+  return row;
+}
+
+export async function editRecord(
+  { store, ports }: Context,
+  id: string,
+  { version, body }: { version: number; body: RecordBody },
+): Changed {
+  return store.write(async (tx) => {
+    const before = await mustFindRecord(tx, id);
+    refuseStale(version, toView(before), body);
+    if (before.sort !== body.sort)
+      throw new Refusal(422, 'invalid', 'A record cannot become one of another sort.');
+    await refuseUnknown(tx, body);
+    const after = { ...before, body, version: version + 1, updatedAt: ports.now() };
+    const recorder = new Recorder(tx, ports);
+    await recorder.putRecord(before, after);
+    return { record: toView(after), change: await recorder.finish('record', nameOf(body), 1) };
+  });
+}
+
+export async function removeRecord(
+  { store, ports }: Context,
+  id: string,
+  version: number,
+): Promise<ChangeView> {
+  return store.write(async (tx) => {
+    const before = await mustFindRecord(tx, id);
+    refuseStale(version, toView(before));
+    const at = ports.now();
+    const recorder = new Recorder(tx, ports);
+    await recorder.putRecord(before, { ...before, removedAt: at, updatedAt: at, version: version + 1 });
+    return recorder.finish('record', nameOf(before.body), 1);
+  });
+}
+
+/** Notes a verdict in the session it was given in. */
+export async function noteInSession(
+  tx: Tx,
+  recorder: Recorder,
+  ports: Ports,
+  sessionId: string,
+  supplyId: string,
+  verdict: 'keep' | 'use once' | 'pass on' | 'let go',
+): Promise<void> {
+  const before = await mustFindRecord(tx, sessionId);
+  if (before.body.sort !== 'session') throw notFound('session');
+  const done = [...before.body.done.filter((each) => each.supplyId !== supplyId), { supplyId, verdict }];
+  await recorder.putRecord(before, {
+    ...before,
+    body: { ...before.body, done },
+    version: before.version + 1,
+    updatedAt: ports.now(),
+  });
+}

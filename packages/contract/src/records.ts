@@ -1,0 +1,94 @@
+import { FAMILY_GROUPS, FINISHES, KINDS, VERDICTS } from '@red-shelf/core';
+import { z } from 'zod';
+
+/** Things kept whole beside the supplies: kits and collections, bought packs, ranges, sessions, preferences. */
+const id = z.string().min(1).max(64);
+const line = (what: string, most: number) =>
+  z.string().trim().max(most, `${what} may have at most ${most} characters.`);
+const named = (what: string) => line(what, 120).min(1, `${what} is missing.`);
+
+const member = z.object({ supplyId: id, amount: z.int().min(0).max(1e12) });
+const price = z
+  .object({ minor: z.int().min(0).max(1e9), currency: z.string().regex(/^[A-Z]{3}$/) })
+  .optional();
+
+/** Members stay whole until the group is dissolved; a pack remembers what was bought together. */
+export const groupBody = z.object({
+  sort: z.literal('group'),
+  what: z.enum(['kit', 'collection', 'pack']),
+  name: named('The name'),
+  note: line('The note', 2000).default(''),
+  source: line('Where it came from', 120).default(''),
+  acquiredOn: z.iso.date().nullable().default(null),
+  price,
+  members: z.array(member).max(500, 'At most 500 members.').default([]),
+  /** Solids that go with it. */
+  matches: z.array(id).max(200).default([]),
+  dissolvedOn: z.iso.date().nullable().default(null),
+});
+
+/** What exists in a maker's range, for ticking what is owned. */
+export const rangeBody = z.object({
+  sort: z.literal('range'),
+  maker: line('The maker', 80).default(''),
+  name: named('The range'),
+  kind: z.enum(KINDS),
+  form: z.string(),
+  finish: z.enum(FINISHES).default('matte'),
+  entries: z
+    .array(
+      z.object({
+        name: named('A name'),
+        code: line('A code', 40),
+        hex: z.string().regex(/^#[0-9a-f]{6}$/),
+      }),
+    )
+    .max(3000, 'At most 3,000 colours in one range.'),
+});
+
+/** Work that takes more than one sitting: a pile being entered, a pile being sorted out. */
+export const sessionBody = z.object({
+  sort: z.literal('session'),
+  what: z.enum(['pile', 'sort out']),
+  name: named('The name'),
+  kind: z.enum(KINDS),
+  form: z.string().nullable(),
+  /** Answers every thing of the pile shares. */
+  shared: z.record(z.string(), z.string()).default({}),
+  /** Supplies that were entered, or decided on and how. */
+  done: z
+    .array(z.object({ supplyId: id, verdict: z.enum(VERDICTS).nullable() }))
+    .max(20_000)
+    .default([]),
+  /** Lines still to enter. */
+  waiting: z.array(z.string().max(300)).max(2000).default([]),
+  finishedOn: z.iso.date().nullable().default(null),
+});
+
+export const preferencesBody = z.object({
+  sort: z.literal('preferences'),
+  familyOrder: z.array(z.enum(FAMILY_GROUPS)).max(FAMILY_GROUPS.length),
+  lightness: z.enum(['light-first', 'dark-first']),
+  units: z.enum(['metric', 'inches']),
+  currency: z.string().regex(/^[A-Z]{3}$/, 'A currency is three letters, such as EUR.'),
+});
+export type Preferences = z.infer<typeof preferencesBody>;
+export const PREFERENCES_ID = 'preferences';
+
+export const recordBody = z.discriminatedUnion('sort', [groupBody, rangeBody, sessionBody, preferencesBody]);
+export type RecordBody = z.infer<typeof recordBody>;
+export type GroupBody = z.infer<typeof groupBody>;
+export type RangeBody = z.infer<typeof rangeBody>;
+export type SessionBody = z.infer<typeof sessionBody>;
+
+export const recordView = z.object({
+  id: z.string(),
+  version: z.int(),
+  createdAt: z.string(),
+  updatedAt: z.string(),
+  body: recordBody,
+});
+export type RecordView = z.infer<typeof recordView>;
+
+export const newRecord = z.object({ body: recordBody });
+export const editedRecord = z.object({ version: z.int().min(0), body: recordBody });

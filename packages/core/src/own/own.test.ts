@@ -1,0 +1,77 @@
+import fc from 'fast-check';
+import { sayDifference } from '../colour/sayDifference';
+import { readBarcode, withCheckDigit } from './barcode';
+import { doubling, ownIt, type Owned } from './ownIt';
+
+const owned = (name: string, more: Partial<Owned> = {}): Owned => ({
+  id: name,
+  kind: 'ink',
+  name,
+  maker: 'Hollin & Quay',
+  range: 'Towpath',
+  code: '',
+  hex: '#888888',
+  stock: { items: 1, left: 60 },
+  facts: {},
+  ...more,
+});
+const STASH = [
+  owned('Marsh Lantern', { code: '418', hex: '#6f8f3a', facts: { barcode: '4006381333931' } }),
+  owned('Lantern Marsh Moss', { hex: '#2e3b20' }),
+  owned('Fern Gate', {
+    hex: '#4c9a52',
+    facts: { swatches: [{ id: 's', hex: '#3468b0', made: 'blended', ground: 'kraft', taken: 'typed' }] },
+  }),
+];
+const said = (question: string) =>
+  ownIt(question, STASH).map(({ item, reason }) => `${item.name}: ${reason.sort}`);
+
+test.each([
+  ['marsh lantern', ['Marsh Lantern: exact']],
+  ['418', ['Marsh Lantern: exact']],
+  ['4006381333931', ['Marsh Lantern: exact']],
+  ['Towpath Fern Gate', ['Fern Gate: exact']],
+  ['lantern', ['Marsh Lantern: near name', 'Lantern Marsh Moss: near name']],
+  ['marsh lantren', ['Marsh Lantern: near name']],
+  ['#6f8f3b', ['Marsh Lantern: near colour']],
+  ['Quince', []],
+  ['', []],
+])('do I own “%s”?', (question, expected) => expect(said(question)).toEqual(expected));
+
+test('a colour is compared like with like when the manner is asked', () => {
+  const [answer] = ownIt('#3468b1', STASH, { made: 'blended', ground: 'kraft' });
+  expect(answer?.item.name).toBe('Fern Gate');
+  expect(ownIt('#3468b1', STASH)).toEqual([]);
+});
+
+test.each([
+  ['#4c9a52', '#4c9a53', /could not tell/],
+  ['#4c9a52', '#53a159', /^a shade lighter/],
+  ['#4c9a52', '#2c6a32', /^clearly darker/],
+  ['#808080', '#7a7a7a', /^a (shade|little) darker$/],
+  ['#b03040', '#b03070', /pinker/],
+])('%s beside %s', (a, b, words) => expect(sayDifference(a, b).words).toMatch(words));
+
+test('more than the spares that are meant is a double', () => {
+  expect(doubling(owned('a'), 'fill')).toEqual({ have: 1, meant: 1, double: true });
+  expect(doubling(owned('a', { facts: { spares: 1 } }), 'fill').double).toBe(false);
+  expect(doubling(owned('a', { stock: { items: 0, left: 0 } }), 'fill').double).toBe(false);
+});
+
+test('a barcode with one wrong digit is a misreading', () => {
+  expect(readBarcode('4006381333931')).toEqual({ ok: true, code: '4006381333931' });
+  expect(readBarcode('hello')).toEqual({ ok: false, code: 'not_a_barcode' });
+  fc.assert(
+    fc.property(
+      fc.stringMatching(/^\d{12}$/),
+      fc.nat(12),
+      fc.integer({ min: 1, max: 9 }),
+      (digits, at, by) => {
+        const code = withCheckDigit(digits);
+        expect(readBarcode(code)).toEqual({ ok: true, code });
+        const wrong = [...code].map((d, i) => (i === at ? String((Number(d) + by) % 10) : d)).join('');
+        expect(readBarcode(wrong).ok).toBe(false);
+      },
+    ),
+  );
+});

@@ -1,0 +1,83 @@
+import type { Family } from '../colour/families';
+import { familyOf } from '../colour/family';
+import { chromaOf, labOf, type Lab } from '../colour/lab';
+import type { SearchSubject } from './subject';
+
+/** Plain words that mean something measurable, and what they ask of a supply. */
+type Facet = (subject: SearchSubject) => boolean;
+
+const looks =
+  (test: (lab: Lab, chroma: number) => boolean): Facet =>
+  ({ hex }) => {
+    const lab = labOf(hex);
+    return test(lab, chromaOf(lab));
+  };
+const pale = looks((lab) => lab.l >= 72);
+const dark = looks((lab) => lab.l <= 42);
+const vivid = looks((_, chroma) => chroma >= 55);
+const muted = looks((lab, chroma) => chroma >= 5 && chroma <= 34 && lab.l < 85);
+
+const inFamily =
+  (...families: readonly Family[]): Facet =>
+  ({ family, facts }) =>
+    families.includes(family) ||
+    (facts.otherHexes ?? []).some((hex) => families.includes(familyOf(hex).family));
+const both =
+  (...facets: readonly Facet[]): Facet =>
+  (subject) =>
+    facets.every((facet) => facet(subject));
+
+const MM = 1000;
+const WIDE_UM = 25 * MM;
+const NARROW_UM = 10 * MM;
+const width = ({ facts }: SearchSubject): number | null => {
+  const said = facts.attributes?.width;
+  return typeof said === 'number' ? said : null;
+};
+const wide: Facet = (subject) => (width(subject) ?? 0) >= WIDE_UM;
+const narrow: Facet = (subject) => (width(subject) ?? Infinity) <= NARROW_UM;
+const neverUsed: Facet = ({ stock }) => stock.uses === 0;
+
+const entries: readonly [words: string, facet: Facet][] = [
+  ['pale light pastel', pale],
+  ['dark deep', dark],
+  ['bright vivid strong neon', vivid],
+  ['muted dull dusty soft', muted],
+  ['mid medium', looks((lab) => lab.l > 42 && lab.l < 72)],
+  ['red scarlet crimson', inFamily('red')],
+  ['orange', inFamily('orange')],
+  ['yellow', inFamily('yellow')],
+  ['green', inFamily('green')],
+  ['teal turquoise aqua cyan', inFamily('teal')],
+  ['blue', inFamily('blue')],
+  ['navy', both(inFamily('blue'), dark)],
+  ['purple violet lilac lavender mauve', inFamily('purple')],
+  ['pink magenta', inFamily('pink')],
+  ['brown', inFamily('brown')],
+  ['beige tan', both(inFamily('brown', 'white'), pale)],
+  ['maroon burgundy', both(inFamily('red', 'brown', 'purple'), dark)],
+  ['black', inFamily('black')],
+  ['grey gray', inFamily('grey')],
+  ['white cream ivory', inFamily('white')],
+  ['neutral', inFamily('black', 'grey', 'white')],
+  ['metallic gold silver copper', inFamily('metallic')],
+  ['wide', wide],
+  ['narrow thin', narrow],
+  ['unplaced homeless', ({ address }) => address === null],
+  ['placed', ({ address }) => address !== null],
+  ['low', ({ stock }) => stock.state === 'low'],
+  ['out empty', ({ stock }) => stock.state === 'out'],
+  ['unused', neverUsed],
+  ['unopened', both(neverUsed, ({ facts }) => !facts.openedOn)],
+  ['opened', ({ facts, stock }) => facts.openedOn !== undefined || stock.uses > 0],
+  ['reserved', ({ facts }) => (facts.reserved ?? []).length > 0],
+  ['collection', ({ facts }) => facts.collection === true],
+  ['swatched', ({ facts }) => (facts.swatches ?? []).length > 0],
+  ['unswatched', ({ facts }) => (facts.swatches ?? []).length === 0],
+  ['untagged', ({ facts }) => (facts.tags ?? []).length === 0],
+];
+
+/** Facets by the word that asks for them. */
+export const FACETS: ReadonlyMap<string, Facet> = new Map(
+  entries.flatMap(([words, facet]) => words.split(' ').map((word) => [word, facet] as const)),
+);

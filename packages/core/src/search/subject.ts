@@ -1,0 +1,81 @@
+import type { Family, FamilyGroup } from '../colour/families';
+import { FAMILY_GROUP_INFO } from '../colour/families';
+import type { Finish } from '../colour/family';
+import type { Kind } from '../kinds/definition';
+import { formOf, KIND_DEFINITIONS } from '../kinds/registry';
+import type { Facts } from '../supply/facts';
+import { fold } from './fold';
+import { searchText, type SearchText } from './match';
+
+/** A supply as searching sees it. */
+export interface SearchSubject {
+  readonly id: string;
+  readonly number: number;
+  readonly kind: Kind;
+  readonly form: string;
+  readonly name: string;
+  readonly code: string;
+  readonly maker: string;
+  readonly range: string;
+  readonly note: string;
+  readonly hex: string;
+  readonly finish: Finish;
+  readonly family: Family;
+  readonly group: FamilyGroup;
+  /** Label of its slot, or null when it has none. */
+  readonly address: string | null;
+  readonly stock: {
+    readonly state: 'ok' | 'low' | 'out';
+    readonly uses: number;
+    readonly lastUsedAt: string | null;
+  };
+  readonly facts: Facts;
+}
+
+/** A subject with its texts folded once, for many queries. */
+export interface Searchable<T> {
+  readonly item: T;
+  readonly subject: SearchSubject;
+  /** Folded name, code and number; each between spaces. */
+  readonly name: SearchText;
+  readonly code: string;
+  readonly text: SearchText;
+}
+
+const attributeWords = ({ attributes = {} }: Facts): string[] =>
+  Object.values(attributes).filter((value): value is string => typeof value === 'string');
+
+/** Prepares a thing for searching. */
+export function searchable<T>(item: T, subject: SearchSubject): Searchable<T> {
+  const { kind, form, facts, address } = subject;
+  const definition = KIND_DEFINITIONS[kind];
+  return {
+    item,
+    subject,
+    name: searchText([subject.name]),
+    code: fold(subject.code),
+    text: searchText([
+      subject.name,
+      subject.code,
+      subject.maker,
+      subject.range,
+      FAMILY_GROUP_INFO[subject.group].name,
+      subject.family,
+      subject.finish === 'matte' ? null : subject.finish,
+      definition.name,
+      definition.plural,
+      formOf(kind, form).name,
+      address,
+      address?.replace('·', ''),
+      `no.${subject.number}`,
+      facts.barcode,
+      facts.source,
+      facts.status,
+      facts.grade,
+      ...(facts.tags ?? []),
+      ...(facts.reserved ?? []).map(({ project }) => project),
+      ...attributeWords(facts),
+      subject.note,
+    ]),
+  };
+}

@@ -1,0 +1,50 @@
+import { formOf } from '../kinds/registry';
+import type { SortSubject, Verdict } from './candidates';
+
+/** Room a thing takes: along the shelf in mm, in litres, and how many slots. */
+export interface Space {
+  readonly alongMm: number;
+  readonly litres: number;
+  readonly slots: number;
+}
+const NONE: Space = { alongMm: 0, litres: 0, slots: 0 };
+
+/** Envelopes of card are those of about twenty sheets. */
+const SHEETS_IN_ENVELOPE = 20;
+
+/** The room a supply takes as it stands, from its own size where it is known, else its form's. */
+export function spaceOf({ kind, form: formId, stock, facts }: SortSubject): Space {
+  const form = formOf(kind, formId);
+  const own = facts.size;
+  const { widthMm, heightMm, depthMm } = own
+    ? { widthMm: own.widthUm / 1000, heightMm: own.heightUm / 1000, depthMm: own.depthUm / 1000 }
+    : form.envelope;
+  const copies =
+    form.counting === 'fill'
+      ? Math.max(1, stock.items)
+      : form.counting === 'sheets'
+        ? Math.max(0.2, stock.left / SHEETS_IN_ENVELOPE)
+        : 1;
+  return { alongMm: widthMm * copies, litres: (widthMm * heightMm * depthMm * copies) / 1e6, slots: 1 };
+}
+
+export const addSpace = (a: Space, b: Space): Space => ({
+  alongMm: a.alongMm + b.alongMm,
+  litres: a.litres + b.litres,
+  slots: a.slots + b.slots,
+});
+
+/** What each verdict frees (keep frees nothing; use once, when it is used up). */
+export function spaceFreed(
+  decided: readonly { readonly subject: SortSubject; readonly verdict: Verdict }[],
+): Readonly<Record<Verdict, Space & { readonly count: number }>> {
+  const total: Record<Verdict, Space & { count: number }> = {
+    keep: { ...NONE, count: 0 },
+    'use once': { ...NONE, count: 0 },
+    'pass on': { ...NONE, count: 0 },
+    'let go': { ...NONE, count: 0 },
+  };
+  for (const { subject, verdict } of decided)
+    total[verdict] = { ...addSpace(total[verdict], spaceOf(subject)), count: total[verdict].count + 1 };
+  return total;
+}
