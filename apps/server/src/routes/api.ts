@@ -74,7 +74,7 @@ function mountMany(router: Router, context: Context): void {
     change: await removeRecord(context, idOf(params), body.version),
   }));
   mount(router, routes.journal, async () => ({ changes: await journal(context) }));
-  mount(router, routes.colourNames, async ({ body }) => ({ names: await suggestColours(body.query) }));
+  mount(router, routes.colourNames, ({ body }) => Promise.resolve({ names: suggestColours(body.query) }));
   mount(router, routes.readColour, ({ body }) => Promise.resolve(readColour(body.on)));
   mount(router, routes.scannables, async () => ({ things: await scannables(context) }));
 }

@@ -1,26 +1,25 @@
 import { fold } from '@red-shelf/core';
 import type { ColourName } from '@red-shelf/contract';
+import { colornames } from 'color-name-list';
 
 interface Known extends ColourName {
   readonly folded: string;
 }
-let loading: Promise<readonly Known[]> | undefined;
+let prepared: readonly Known[] | undefined;
 
-/** Some thirty thousand names; loaded when first asked for. */
-const names = (): Promise<readonly Known[]> =>
-  (loading ??= import('color-name-list').then(({ colornames }) =>
-    colornames.map(({ name, hex }) => ({ name, hex, folded: ` ${fold(name)}` })),
-  ));
+/** Some thirty thousand names, folded when first asked for. */
+const names = (): readonly Known[] =>
+  (prepared ??= colornames.map(({ name, hex }) => ({ name, hex, folded: ` ${fold(name)}` })));
 
 const MOST = 8;
 
 /** Colour names that hold all the words, those that begin with them first, short ones before long ones. */
-export async function suggestColours(query: string): Promise<ColourName[]> {
+export function suggestColours(query: string): ColourName[] {
   const words = fold(query).split(' ').filter(Boolean);
   if (words.length === 0) return [];
   const whole = ` ${words.join(' ')}`;
   const rank = ({ folded }: Known): number => (folded === whole ? 0 : folded.startsWith(whole) ? 1 : 2);
-  return (await names())
+  return names()
     .filter(({ folded }) => words.every((word) => folded.includes(` ${word}`)))
     .sort((p, q) => rank(p) - rank(q) || p.name.length - q.name.length || p.name.localeCompare(q.name))
     .slice(0, MOST)
