@@ -57,7 +57,14 @@ export const sessionBody = z.object({
   shared: z.record(z.string(), z.string()).default({}),
   /** Supplies that were entered, or decided on and how. */
   done: z
-    .array(z.object({ supplyId: id, verdict: z.enum(VERDICTS).nullable() }))
+    .array(
+      z.object({
+        supplyId: id,
+        verdict: z.enum(VERDICTS).nullable(),
+        /** Room it took when it was decided on. */
+        space: z.object({ alongMm: z.number(), litres: z.number(), slots: z.int() }).optional(),
+      }),
+    )
     .max(20_000)
     .default([]),
   /** Lines still to enter. */

@@ -22,6 +22,7 @@ export {
   type Spot,
   type WhiteRefusal,
 } from './colour/photo';
+export { averageReadings } from './colour/average';
 export { dominantColours, proposeHome, type Dominant } from './colour/dominant';
 export { hexOnWheel, onWheel, type WheelColour } from './colour/wheel';
 export type { MeasureRefusal } from './measure/said';

@@ -1,5 +1,11 @@
 import { findForm } from '@red-shelf/core';
-import { PREFERENCES_ID, type ChangeView, type RecordBody, type RecordView } from '@red-shelf/contract';
+import {
+  PREFERENCES_ID,
+  type ChangeView,
+  type RecordBody,
+  type RecordView,
+  type SessionBody,
+} from '@red-shelf/contract';
 import { putRecord, recordRow, standingRecords, type RecordRow } from '../db/recordRepository';
 import { supplyRecords } from '../db/supplyRepository';
 import type { Tx } from '../db/open';
@@ -105,12 +111,11 @@ export async function noteInSession(
   recorder: Recorder,
   ports: Ports,
   sessionId: string,
-  supplyId: string,
-  verdict: 'keep' | 'use once' | 'pass on' | 'let go',
+  decided: SessionBody['done'][number],
 ): Promise<void> {
   const before = await mustFindRecord(tx, sessionId);
   if (before.body.sort !== 'session') throw notFound('session');
-  const done = [...before.body.done.filter((each) => each.supplyId !== supplyId), { supplyId, verdict }];
+  const done = [...before.body.done.filter(({ supplyId }) => supplyId !== decided.supplyId), decided];
   await recorder.putRecord(before, {
     ...before,
     body: { ...before.body, done },

@@ -1,4 +1,4 @@
-import { formOf, PARTS, sparse, type Facts, type Verdict } from '@red-shelf/core';
+import { formOf, PARTS, spaceOf, sparse, type Facts, type Verdict } from '@red-shelf/core';
 import type { ChangeView, SupplyView } from '@red-shelf/contract';
 import type { LedgerRecord } from '../db/ledgerRepository';
 import type { SupplyWithState } from '../db/supplyRepository';
@@ -61,7 +61,14 @@ export async function decideSupply(
       await recorder.appendLedger(farewell(ports, found), [before]);
       await recorder.setPlaces(new Map([[id, null]]));
     }
-    if (given.sessionId) await noteInSession(tx, recorder, ports, given.sessionId, id, given.verdict);
+    if (given.sessionId) {
+      const space = spaceOf(supplyToView(found));
+      await noteInSession(tx, recorder, ports, given.sessionId, {
+        supplyId: id,
+        verdict: given.verdict,
+        space,
+      });
+    }
     const change = await recorder.finish('verdict', before.name, 1);
     return { supply: supplyToView(await mustFind(tx, id)), change };
   });

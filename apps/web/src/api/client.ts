@@ -2,9 +2,13 @@ import {
   fileRoutes,
   MOST_DOCUMENT_BYTES,
   MOST_LIST_BYTES,
+  MOST_PHOTO_BYTES,
+  MOST_RANGE_BYTES,
   problem,
   routes,
+  type PhotoView,
   type Problem,
+  type RangeReadingView,
   type Route,
   type UploadView,
 } from '@red-shelf/contract';
@@ -68,6 +72,17 @@ async function send(path: string, file: Blob, type: string, mostBytes: number): 
 
 export const uploadList = (file: Blob): Promise<UploadView> =>
   send(fileRoutes.uploadList.path, file, 'application/octet-stream', MOST_LIST_BYTES) as Promise<UploadView>;
+
+export const uploadPhoto = (file: Blob): Promise<PhotoView> =>
+  send(fileRoutes.photo.path, file, 'application/octet-stream', MOST_PHOTO_BYTES) as Promise<PhotoView>;
+
+export const readRangeFile = (file: Blob): Promise<RangeReadingView> =>
+  send(
+    fileRoutes.readRange.path,
+    file,
+    'application/octet-stream',
+    MOST_RANGE_BYTES,
+  ) as Promise<RangeReadingView>;
 
 export const restoreDocument = (file: Blob): Promise<z.output<typeof fileRoutes.restore.answer>> =>
   send(fileRoutes.restore.path, file, 'application/json', MOST_DOCUMENT_BYTES) as Promise<

@@ -1,16 +1,28 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import type { ChangeView } from '@red-shelf/contract';
+import type { ChangeView, SupplyView } from '@red-shelf/contract';
 import { useSay } from '../frame/Say';
 import { sayChange } from '../copy/change';
 import { call, routes } from './client';
 import { keys } from './queries';
 
+/** An answer that carries the one supply it touched lets the long list be mended instead of fetched again. */
+const ONE_SUPPLY: ReadonlySet<ChangeView['kind']> = new Set(['edit', 'act', 'add']);
+
 /** Fetches again whatever a change may have touched. */
-function useRefresh(): () => Promise<void> {
+function useRefresh(): (answer: { change: ChangeView; supply?: SupplyView }) => Promise<void> {
   const client = useQueryClient();
-  return async () => {
+  return async ({ change, supply }) => {
+    const mended = supply !== undefined && ONE_SUPPLY.has(change.kind);
+    if (mended)
+      client.setQueryData<readonly SupplyView[]>(keys.supplies, (list) =>
+        list?.some(({ id }) => id === supply.id)
+          ? list.map((each) => (each.id === supply.id ? supply : each))
+          : list && [...list, supply],
+      );
     await Promise.all([
-      client.invalidateQueries({ queryKey: keys.supplies }),
+      ...(mended ? [] : [client.invalidateQueries({ queryKey: keys.supplies })]),
+      client.invalidateQueries({ queryKey: keys.records }),
+      client.invalidateQueries({ queryKey: keys.journal }),
       client.invalidateQueries({ queryKey: ['supply'] }),
       client.invalidateQueries({ queryKey: keys.wall }),
       client.invalidateQueries({ queryKey: keys.arrange }),
@@ -22,7 +34,7 @@ function useRefresh(): () => Promise<void> {
  * A mutation that says what happened and offers to undo it.
  * Refusals are said too, unless `quiet` says the caller shows them itself.
  */
-export function useChange<Input, Answer extends { change: ChangeView }>(
+export function useChange<Input, Answer extends { change: ChangeView; supply?: SupplyView }>(
   work: (input: Input) => Promise<Answer>,
   { quiet = false }: { quiet?: boolean } = {},
 ) {
@@ -30,16 +42,18 @@ export function useChange<Input, Answer extends { change: ChangeView }>(
   const refresh = useRefresh();
   const undo = useMutation({
     mutationFn: (id: string) => call(routes.undoChange, { id }),
-    onSuccess: async ({ change }) => {
-      await refresh();
+    onSuccess: async (answer) => {
+      const { change } = answer;
+      await refresh(answer);
       say({ text: sayChange(change), undo: () => undo.mutate(change.id) });
     },
     onError: (error) => say({ text: error.message }),
   });
   return useMutation({
     mutationFn: work,
-    onSuccess: async ({ change }) => {
-      await refresh();
+    onSuccess: async (answer) => {
+      const { change } = answer;
+      await refresh(answer);
       say({ text: sayChange(change), undo: () => undo.mutate(change.id) });
     },
     onError: (error) => {

@@ -9,7 +9,7 @@ export function sayChange({ kind, name, count }: ChangeView): string {
     case 'edit':
       return `${name} changed.`;
     case 'remove':
-      return `${name} removed.`;
+      return count > 1 ? `${many(count, 'supply', 'supplies')} removed.` : `${name} removed.`;
     case 'act':
       return `${name}: noted.`;
     case 'place':
@@ -22,6 +22,16 @@ export function sayChange({ kind, name, count }: ChangeView): string {
       return `The stash was replaced: ${many(count, 'supply', 'supplies')}.`;
     case 'unit':
       return `${name}: the wall was changed.`;
+    case 'batch':
+      return `${many(count, 'supply', 'supplies')} changed.`;
+    case 'merge':
+      return `${name}: two records are one now.`;
+    case 'pack':
+      return `${name}: ${many(count, 'lot')} added.`;
+    case 'record':
+      return `${name}: kept.`;
+    case 'verdict':
+      return `${name}: decided.`;
     case 'undo':
       return 'Undone.';
   }

@@ -31,11 +31,26 @@ function amount(n: number, form: FormDefinition, act: LedgerView['act']): string
   return String(n);
 }
 
+const PART_NAMES = { packs: 'packs', bases: 'cut bases', scraps: 'scraps' } as const;
+
+/** "2 packs · 14 cut bases · 3 scraps", or null where there are none. */
+export const sayParts = ({ stock }: SupplyView): string | null =>
+  Object.entries(stock.parts)
+    .map(([part, n]) => `${n} ${PART_NAMES[part as keyof typeof PART_NAMES]}`)
+    .join(' · ') || null;
+
 const day = (at: string): string => format(parseISO(at), 'd MMM yyyy');
 
 /** One line of a supply's history. */
 export function sayEntry(entry: LedgerView, form: FormDefinition): string {
-  const said = entry.amount === null ? '' : ` ${amount(entry.amount, form, entry.act)}`;
+  const of = entry.part ? ` ${PART_NAMES[entry.part]}` : '';
+  const said =
+    entry.amount === null
+      ? ''
+      : entry.part
+        ? ` ${entry.amount}${of}`
+        : ` ${amount(entry.amount, form, entry.act)}`;
+  if (entry.part && entry.act === 'count') return `${day(entry.at)} · counted ${entry.left ?? 0}${of}`;
   switch (entry.act) {
     case 'count': {
       const stock = { items: entry.items ?? 0, left: entry.left ?? 0 };
@@ -49,6 +64,10 @@ export function sayEntry(entry: LedgerView, form: FormDefinition): string {
       return `${day(entry.at)} · refilled`;
     case 'discard':
       return `${day(entry.at)} · discarded${said}`;
+    case 'open':
+      return `${day(entry.at)} · opened ${entry.amount} ${entry.amount === 1 ? 'pack' : 'packs'}: ${entry.left} sheets`;
+    case 'cut':
+      return `${day(entry.at)} · cut ${entry.amount} into ${entry.items} bases and ${entry.left} scraps`;
     case 'undo':
       return `${day(entry.at)} · took an earlier entry back`;
   }

@@ -12,7 +12,30 @@ export const words = {
     'Tall or wall-hung storage: fix it to studs or proper anchors and keep to the maker’s load. Paper is heavy. Do not climb furniture. The maker’s instructions and a qualified person come before this app.',
   solvent:
     'Alcohol inks, solvents and sprays: air the room, keep them from flames and heat tools, and out of children’s reach. Follow the maker’s instructions.',
+  blade:
+    'Punches and cutters have blades: use the guard, cut away from your hand, and keep them from children. Follow the maker’s instructions.',
+  heat: 'Powders and foils are set with heat: tools and metal stay hot and burn. Let them cool, air the room, and follow the maker’s instructions.',
+  small: 'Small parts can be swallowed. Keep gems, buttons, beads and magnets from small children and pets.',
 } as const;
+
+const CAUTIONS: Readonly<Record<string, 'solvent' | 'blade' | 'heat' | 'small'>> = {
+  'alcohol-dual': 'solvent',
+  paint: 'solvent',
+  spray: 'solvent',
+  drops: 'solvent',
+  refill: 'solvent',
+  punch: 'blade',
+  tool: 'blade',
+  die: 'blade',
+  powder: 'heat',
+  foil: 'heat',
+  gems: 'small',
+  buttons: 'small',
+  beads: 'small',
+};
+
+/** The caution that goes with a form, if any. */
+export const cautionOf = (form: string): 'solvent' | 'blade' | 'heat' | 'small' | undefined => CAUTIONS[form];
 
 /** `1 supply`, `2 supplies`. */
 export const many = (n: number, one: string, more = `${one}s`): string =>

@@ -1,59 +1,65 @@
-import { formOf, KIND_DEFINITIONS, type Level } from '@red-shelf/core';
-import { newSupply, type NewSupplyInput } from '@red-shelf/contract';
-import { router } from 'expo-router';
+import { formOf, type Level } from '@red-shelf/core';
+import type { NewSupplyInput } from '@red-shelf/contract';
+import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect, useState } from 'react';
-import { useForm, useWatch } from 'react-hook-form';
+import { useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
-import { TextInput } from 'react-native-paper';
 import { call, routes } from '../api/client';
+import { DEFAULT_PREFERENCES, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
-import { colour, space } from '../theme/tokens';
+import type { TakenColour } from '../colourways/ColourWays';
+import { BLANK, formOfSupply, startSaid } from '../form/model';
+import { factsOfTaken, useSupplyForm } from '../form/useSupplyForm';
+import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
+import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { AMOUNT_LABEL, readAmount } from './amount';
+import { DoubleHint } from './DoubleHint';
 import { forget, remember, remembered } from './draft';
 import { LevelChoice } from './LevelChoice';
+import { readParts, PartFields } from './PartFields';
 import { SupplyFields, type SupplyForm } from './SupplyFields';
 
-const BLANK: SupplyForm = {
-  kind: 'ink',
-  form: KIND_DEFINITIONS.ink.defaultForm,
-  name: '',
-  maker: '',
-  range: '',
-  code: '',
-  hex: '',
-  finish: 'matte',
-  familyOverride: null,
-  familyReason: '',
-  note: '',
-};
+const DRAFT = 'add';
+const FIRST: SupplyForm = { ...BLANK, said: startSaid(BLANK.kind, BLANK.form) };
 
 /** Add a supply; "add and next" keeps kind, form, maker and range for the next of the pile. */
 export function AddScreen() {
-  const form = useForm<SupplyForm>({ defaultValues: remembered(BLANK) });
+  const { like } = useLocalSearchParams<{ like?: string }>();
+  const { stash } = useStash();
+  const model = like ? stash?.byId.get(like) : undefined;
+  // A copy starts from the thing it is like, without what makes that thing itself.
+  if (like && !stash) return null;
+  const start = model
+    ? { ...formOfSupply(model, DEFAULT_PREFERENCES), name: '', code: '', hex: '', familyOverride: null }
+    : remembered(DRAFT, FIRST);
+  return <AddForm key={like ?? ''} start={start} />;
+}
+
+function AddForm({ start }: { readonly start: SupplyForm }) {
+  const { form, read } = useSupplyForm(start);
   const [amount, setAmount] = useState('1');
   const [level, setLevel] = useState<Level>('full');
+  const [parts, setParts] = useState<Record<string, string>>({});
+  const [taken, setTaken] = useState<TakenColour | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const given = useWatch({ control: form.control }) as SupplyForm;
-  useEffect(() => remember(given), [given]);
+  useEffect(() => remember(DRAFT, given), [given]);
   const definition = formOf(given.kind, given.form);
   const add = useChange((body: NewSupplyInput) => call(routes.addSupply, { body }));
 
   const submit = (after: (added: SupplyForm, id: string) => void) =>
     void form.handleSubmit(async (fields) => {
       const reading = readAmount(amount, level, definition);
-      setRefusal(reading.ok ? null : reading.message);
-      if (!reading.ok) return;
-      const checked = newSupply.safeParse({ ...fields, count: reading.count });
-      if (!checked.success) {
-        for (const { path, message } of checked.error.issues)
-          form.setError(path[0] as keyof SupplyForm, { message });
-        return;
-      }
-      const { supply } = await add.mutateAsync({ ...fields, count: reading.count });
-      forget();
+      const counted = readParts(parts, definition);
+      setRefusal(!reading.ok ? reading.message : !counted.ok ? counted.message : null);
+      if (!reading.ok || !counted.ok) return;
+      const body = read(fields, factsOfTaken(taken), { count: reading.count, ...counted.given });
+      if (!body) return;
+      const { supply } = await add.mutateAsync(body);
+      forget(DRAFT);
       after(fields, supply.id);
     })();
   const next = (added: SupplyForm) => {
@@ -64,27 +70,38 @@ export function AddScreen() {
       maker: added.maker,
       range: added.range,
       finish: added.finish,
+      said: { ...added.said, barcode: '' },
     });
     setAmount('1');
     setLevel('full');
+    setParts({});
+    setTaken(null);
     form.setFocus('name');
   };
   return (
     <Page title="Add to the stash" narrow>
-      <SupplyFields control={form.control} setValue={form.setValue} onSubmit={() => submit(next)} />
-      <TextInput
-        mode="outlined"
-        dense
+      <View style={styles.acts}>
+        <Button label="A whole pile" onPress={() => router.push('/stash/pile')} />
+        <Button label="A maker’s range" onPress={() => router.push('/stash/ranges')} />
+        <Button label="A mixed pack" onPress={() => router.push('/stash/pack')} />
+      </View>
+      <SupplyFields
+        control={form.control}
+        setValue={form.setValue}
+        onSubmit={() => submit(next)}
+        onTake={setTaken}
+      />
+      <Input
         label={AMOUNT_LABEL[definition.counting]}
-        aria-label={AMOUNT_LABEL[definition.counting]}
         value={amount}
-        onChangeText={setAmount}
-        onSubmitEditing={() => submit(next)}
-        inputMode={definition.counting === 'length' ? 'text' : 'numeric'}
-        style={styles.input}
+        onChange={setAmount}
+        onSubmit={() => submit(next)}
+        numeric={definition.counting !== 'length'}
       />
       {definition.counting === 'fill' && <LevelChoice value={level} onChange={setLevel} />}
+      <PartFields form={definition} value={parts} onChange={setParts} />
       {refusal && <Note sort="error">{refusal}</Note>}
+      <DoubleHint name={given.name} hex={given.hex} kind={given.kind} />
       <View style={styles.acts}>
         <Button label="Add and next" main grow busy={add.isPending} onPress={() => submit(next)} />
         <Button
@@ -99,6 +116,5 @@ export function AddScreen() {
 }
 
 const styles = StyleSheet.create({
-  input: { backgroundColor: colour.card },
-  acts: { flexDirection: 'row', gap: space.s },
+  acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
 });

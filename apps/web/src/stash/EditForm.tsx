@@ -1,10 +1,12 @@
-import type { SupplyView } from '@red-shelf/contract';
+import type { NewSupplyInput, SupplyView } from '@red-shelf/contract';
 import { useQueryClient } from '@tanstack/react-query';
-import { useForm } from 'react-hook-form';
+import { useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ApiError, call, routes } from '../api/client';
-import { keys } from '../api/queries';
+import { keys, usePreferences } from '../api/queries';
 import { useChange } from '../api/useChange';
+import { formOfSupply } from '../form/model';
+import { useSupplyForm } from '../form/useSupplyForm';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
@@ -16,7 +18,7 @@ interface EditFormProps {
   readonly onDone: () => void;
 }
 
-const EDITED = [
+const COMPARED = [
   'kind',
   'form',
   'name',
@@ -29,35 +31,32 @@ const EDITED = [
   'familyReason',
   'note',
 ] as const;
-const fieldsOf = (supply: SupplyView): SupplyForm =>
-  Object.fromEntries(EDITED.map((key) => [key, supply[key]])) as unknown as SupplyForm;
+const NO_COUNT = { count: { items: 0, left: 0 } };
 
 /** Change what a supply is. If another window was quicker, both versions are shown and nothing is overwritten. */
 export function EditForm({ supply, onDone }: EditFormProps) {
+  const { preferences } = usePreferences();
+  const { form, read, showRefusal } = useSupplyForm(formOfSupply(supply, preferences));
   // The version seen when editing began: later news from the server must not be mistaken for ours.
-  const form = useForm<SupplyForm & { version: number }>({
-    defaultValues: { ...fieldsOf(supply), version: supply.version },
-  });
+  const seen = useRef({ version: supply.version, facts: supply.facts });
   const client = useQueryClient();
   const save = useChange(
-    (body: SupplyForm & { version: number }) => call(routes.editSupply, { id: supply.id, body }),
+    ({ count: _, ...body }: NewSupplyInput) =>
+      call(routes.editSupply, { id: supply.id, body: { ...body, version: seen.current.version } }),
     { quiet: true },
   );
   const problem = save.error instanceof ApiError ? save.error.problem : null;
   const theirs = problem?.code === 'stale' ? (problem.current as SupplyView) : null;
   const submit = () =>
-    void form.handleSubmit((fields) =>
-      save.mutate(fields, {
-        onSuccess: onDone,
-        onError: (error) => {
-          if (!(error instanceof ApiError)) return;
-          for (const { path, message } of error.problem.fields ?? [])
-            form.setError(path as keyof SupplyForm, { message });
-        },
-      }),
-    )();
+    void form.handleSubmit((fields) => {
+      // A colour typed over a true swatch is a new decision: the swatch stays, but decides no more.
+      const { trueSwatch, ...facts } = seen.current.facts;
+      const kept = fields.hex === supply.hex && trueSwatch ? { ...facts, trueSwatch } : facts;
+      const body = read(fields, kept, NO_COUNT);
+      if (body) save.mutate(body, { onSuccess: onDone, onError: showRefusal });
+    })();
   const keepMine = () => {
-    if (theirs) form.setValue('version', theirs.version);
+    if (theirs) seen.current = { version: theirs.version, facts: theirs.facts };
     submit();
   };
   const takeTheirs = () => {
@@ -67,16 +66,13 @@ export function EditForm({ supply, onDone }: EditFormProps) {
   };
   return (
     <View style={styles.form}>
-      <SupplyFields
-        control={form.control as never}
-        setValue={form.setValue as never}
-        fixedKind
-        onSubmit={submit}
-      />
+      <SupplyFields control={form.control} setValue={form.setValue} fixedKind onSubmit={submit} />
       {problem && (
         <Note sort="error">
           <Txt>{problem.title}</Txt>
-          {theirs && <Txt look="strong">{differences(form.getValues(), theirs)}</Txt>}
+          {theirs && (
+            <Txt look="strong">{differences(form.getValues(), formOfSupply(theirs, preferences))}</Txt>
+          )}
         </Note>
       )}
       {theirs ? (
@@ -94,15 +90,17 @@ export function EditForm({ supply, onDone }: EditFormProps) {
   );
 }
 
-/** "name: yours Fern, theirs Moss" for every field that differs. */
-function differences(mine: SupplyForm, theirs: SupplyView): string {
-  const other = fieldsOf(theirs);
-  return EDITED.filter((key) => mine[key] !== other[key])
-    .map(
-      (key) =>
-        `${key === 'hex' ? 'colour' : key}: yours “${mine[key] ?? 'none'}”, theirs “${other[key] ?? 'none'}”`,
-    )
-    .join('; ');
+/** "name: yours “Fern”, theirs “Moss”" for every field that differs. */
+function differences(mine: SupplyForm, theirs: SupplyForm): string {
+  const say = (name: string, a: string | null | undefined, b: string | null | undefined): string =>
+    `${name}: yours “${a || 'none'}”, theirs “${b || 'none'}”`;
+  const plain = COMPARED.filter((key) => mine[key] !== theirs[key]).map((key) =>
+    say(key === 'hex' ? 'colour' : key, mine[key], theirs[key]),
+  );
+  const asked = [...new Set([...Object.keys(mine.said), ...Object.keys(theirs.said)])]
+    .filter((key) => (mine.said[key] ?? '') !== (theirs.said[key] ?? ''))
+    .map((key) => say(key.replace(/^a_/, ''), mine.said[key], theirs.said[key]));
+  return [...plain, ...asked].join('; ');
 }
 
 const styles = StyleSheet.create({

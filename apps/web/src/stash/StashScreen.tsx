@@ -1,12 +1,12 @@
-import { FAMILY_GROUP_INFO, KIND_DEFINITIONS, KINDS, type Kind } from '@red-shelf/core';
+import { FAMILY_GROUP_INFO, KIND_DEFINITIONS, KINDS } from '@red-shelf/core';
 import { FlashList } from '@shopify/flash-list';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View, type TextInput } from 'react-native';
-import { useStash } from '../api/queries';
-import { Waiting } from '../frame/Waiting';
+import { usePreferences, useStash } from '../api/queries';
 import { addressOf } from '../copy/supply';
 import { many, words } from '../copy/words';
+import { Waiting } from '../frame/Waiting';
 import { colour, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Chip } from '../ui/Chip';
@@ -17,21 +17,56 @@ import { Txt } from '../ui/Txt';
 import { useKeys } from '../ui/useKeys';
 import { useWide } from '../ui/useWide';
 import { useFound } from '../wall/useWall';
-import { stashRows, type StashRow } from './rows';
+import { BatchBar } from './BatchBar';
+import { FilterBar } from './FilterBar';
+import { filterCount, filtersOf, paramsOf, passes, type Filters } from './filters';
+import { familyRows, foundRows, inRainbow, type StashRow } from './rows';
+import { StashMenu } from './StashMenu';
 import { SupplyPanel } from './SupplyPanel';
 import { SupplyRow } from './SupplyRow';
+import { SwatchTile } from './SwatchWall';
 
-/** Every supply, grouped by family; the chosen one beside the list, or over it on a phone. */
+const TILES_PHONE = 4;
+const TILES_WIDE = 8;
+
+/** Every supply in rainbow order, or what a search found; the chosen one beside the list, or over it on a phone. */
 export function StashScreen() {
   const { stash, error } = useStash();
+  const { preferences } = usePreferences();
   const wide = useWide();
-  const { supply: chosen } = useLocalSearchParams<{ supply?: string }>();
-  const [query, setQuery] = useState('');
-  const [kind, setKind] = useState<Kind | null>(null);
+  const params = useLocalSearchParams<Record<string, string>>();
+  const chosen = params.supply;
+  const tiles = params.view === 'swatches';
+  const filters = useMemo(() => filtersOf(params), [params]);
+  const [query, setQuery] = useState(filters.query);
+  const [folded, setFolded] = useState({ filters: true, menu: true });
+  const [picked, setPicked] = useState<ReadonlySet<string> | null>(null);
   const field = useRef<TextInput>(null);
-  const found = useFound(stash, query);
-  const rows = useMemo(() => stashRows(found ?? stash?.supplies ?? [], kind), [found, stash, kind]);
+  const ordered = useMemo(
+    () => stash && { ...stash, supplies: inRainbow(stash.supplies, preferences) },
+    [stash, preferences],
+  );
+  const found = useFound(ordered, query);
+  const shown = useMemo(
+    () => (found ?? ordered?.supplies ?? []).filter((supply) => passes(supply, filters)),
+    [found, ordered, filters],
+  );
+  const rows = useMemo(() => (found || tiles ? foundRows(shown) : familyRows(shown)), [found, shown, tiles]);
+  const narrow = (next: Filters) => router.setParams(paramsOf({ ...next, query }));
+  const search = (text: string) => {
+    setQuery(text);
+    router.setParams({ q: text });
+  };
   const open = useCallback((id: string) => router.setParams({ supply: id, act: '' }), []);
+  const pick = useCallback(
+    (id: string) =>
+      setPicked((before) => {
+        const next = new Set(before);
+        if (!next.delete(id)) next.add(id);
+        return next;
+      }),
+    [],
+  );
   const close = useCallback(() => router.setParams({ supply: '', act: '' }), []);
   useKeys({ '/': () => field.current?.focus(), ...(chosen ? { Escape: close } : {}) });
   if (!stash) return <Waiting error={error} />;
@@ -40,13 +75,22 @@ export function StashScreen() {
     <SupplyPanel key={chosen} id={chosen} units={stash.wall.units} onClose={close} />
   ) : null;
   if (panel && !wide) return panel;
-  const shown = rows.reduce((n, row) => n + (row.sort === 'supply' ? 1 : 0), 0);
+  const on = filterCount(filters);
+  const press = picked ? pick : open;
+  const isOn = (id: string): boolean => (picked ? picked.has(id) : id === chosen);
   return (
     <View style={styles.split}>
       <View style={styles.list}>
         <View style={styles.top}>
-          <PageHead title="Stash" aside={many(stash.supplies.length, 'supply', 'supplies')} />
-          <SearchField ref={field} value={query} onChange={setQuery} />
+          <PageHead
+            title="Stash"
+            aside={
+              shown.length === stash.supplies.length
+                ? many(stash.supplies.length, 'supply', 'supplies')
+                : `${shown.length.toLocaleString('en')} of ${many(stash.supplies.length, 'supply', 'supplies')}`
+            }
+          />
+          <SearchField ref={field} value={query} onChange={search} />
           <ScrollView
             horizontal
             showsHorizontalScrollIndicator={false}
@@ -54,42 +98,80 @@ export function StashScreen() {
             role="radiogroup"
             aria-label="Kind"
           >
-            <Chip label="All" on={kind === null} onPress={() => setKind(null)} />
+            <Chip label="All" on={filters.kind === null} onPress={() => narrow({ ...filters, kind: null })} />
             {KINDS.map((each) => (
               <Chip
                 key={each}
                 label={KIND_DEFINITIONS[each].plural}
-                on={kind === each}
-                onPress={() => setKind(each)}
+                on={filters.kind === each}
+                onPress={() => narrow({ ...filters, kind: each })}
               />
             ))}
           </ScrollView>
-          {shown === 0 && <Note>{stash.supplies.length === 0 ? words.emptyStash : words.nothingFound}</Note>}
+          <View style={styles.tools}>
+            <Button label="Do I own it?" main onPress={() => router.push('/stash/own')} />
+            <Button
+              label={on > 0 ? `Filters (${on})` : 'Filters'}
+              onPress={() => setFolded({ menu: true, filters: !folded.filters })}
+            />
+            <Button
+              label={tiles ? 'List' : 'Swatches'}
+              onPress={() => router.setParams({ view: tiles ? '' : 'swatches' })}
+            />
+            <Button label="More" onPress={() => setFolded({ filters: true, menu: !folded.menu })} />
+          </View>
+          {!folded.filters && <FilterBar filters={filters} supplies={stash.supplies} onChange={narrow} />}
+          {!folded.menu && (
+            <StashMenu
+              stash={stash}
+              kind={filters.kind}
+              onChooseMany={() => {
+                setPicked(new Set());
+                setFolded({ filters: true, menu: true });
+              }}
+            />
+          )}
+          {shown.length === 0 && (
+            <Note>{stash.supplies.length === 0 ? words.emptyStash : words.nothingFound}</Note>
+          )}
         </View>
         <View style={styles.rows}>
           <FlashList
+            key={tiles ? 'tiles' : 'rows'}
             data={rows}
+            numColumns={tiles ? (wide ? TILES_WIDE : TILES_PHONE) : 1}
             keyExtractor={(row) => (row.sort === 'family' ? row.group : row.supply.id)}
             getItemType={(row) => row.sort}
             renderItem={({ item }) =>
               item.sort === 'family' ? (
                 <FamilyHead row={item} />
+              ) : tiles ? (
+                <SwatchTile supply={item.supply} selected={isOn(item.supply.id)} onPress={press} />
               ) : (
                 <SupplyRow
                   supply={item.supply}
                   address={addressOf(item.supply, stash.wall.units)}
-                  selected={item.supply.id === chosen}
-                  onPress={open}
+                  selected={isOn(item.supply.id)}
+                  picking={picked !== null}
+                  onPress={press}
                 />
               )
             }
-            extraData={chosen}
+            extraData={[chosen, picked]}
             contentContainerStyle={styles.foot}
           />
         </View>
-        <View style={styles.add}>
-          <Button label="Add" icon="plus" main onPress={() => router.push('/stash/add')} />
-        </View>
+        {picked ? (
+          <BatchBar
+            chosen={[...picked].flatMap((id) => stash.byId.get(id) ?? [])}
+            onAll={() => setPicked(new Set(shown.map(({ id }) => id)))}
+            onDone={() => setPicked(null)}
+          />
+        ) : (
+          <View style={styles.add}>
+            <Button label="Add" icon="plus" main onPress={() => router.push('/stash/add')} />
+          </View>
+        )}
       </View>
       {panel && <View style={styles.pane}>{panel}</View>}
     </View>
@@ -117,8 +199,9 @@ function FamilyHead({ row }: { readonly row: Extract<StashRow, { sort: 'family' 
 const styles = StyleSheet.create({
   split: { flex: 1, flexDirection: 'row', minHeight: 0 },
   list: { flex: 1, minWidth: 0, backgroundColor: colour.ground },
-  top: { padding: space.m, paddingTop: 14, paddingBottom: space.s, gap: 12 },
+  top: { padding: space.m, paddingTop: 14, paddingBottom: space.s, gap: 10 },
   kinds: { gap: space.s },
+  tools: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   rows: { flex: 1, minHeight: 0 },
   foot: { paddingBottom: 84 },
   family: {

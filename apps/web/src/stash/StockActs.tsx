@@ -10,7 +10,9 @@ import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { AMOUNT_LABEL, readAmount } from './amount';
+import { CountingHelp } from './CountingHelp';
 import { LevelChoice } from './LevelChoice';
+import { PartActs } from './PartActs';
 
 const ACT_NAMES = { use: 'Use', refill: 'Refill', count: 'Count', buy: 'Buy', discard: 'Discard' } as const;
 type ActName = keyof typeof ACT_NAMES;
@@ -66,6 +68,7 @@ export function StockActs({ supply, startWith }: StockActsProps) {
       {asking && asking !== 'refill' && (
         <Ask key={asking} act={asking} supply={supply} form={form} busy={act.isPending} onWrite={write} />
       )}
+      <PartActs supply={supply} />
     </View>
   );
 }
@@ -110,6 +113,7 @@ function Ask({ act, supply, form, busy, onWrite }: AskProps) {
       {counting && form.counting === 'fill' && <LevelChoice value={level} onChange={setLevel} />}
       {refusal && <Note sort="error">{refusal}</Note>}
       <Button label={`Note it: ${ACT_NAMES[act].toLowerCase()}`} main busy={busy} onPress={submit} />
+      {counting && <CountingHelp supply={supply} onWrite={onWrite} />}
     </View>
   );
 }

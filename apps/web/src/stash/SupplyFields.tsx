@@ -1,41 +1,30 @@
 import {
-  FINISHES,
+  FAMILIES,
   familyOf,
+  FINISHES,
   formsOfKind,
   groupOf,
-  FAMILIES,
   KIND_DEFINITIONS,
   KINDS,
   parseColour,
-  type Family,
-  type Finish,
   type Kind,
 } from '@red-shelf/core';
 import { useState } from 'react';
 import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
+import { ColourWays, type TakenColour } from '../colourways/ColourWays';
+import { AttributeFields } from '../form/AttributeFields';
+import { FactFields } from '../form/FactFields';
+import { startSaid, type SupplyForm } from '../form/model';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Chip } from '../ui/Chip';
+import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
 import { Swatch } from '../ui/Swatch';
-import { Txt } from '../ui/Txt';
-import { ColourPicker } from './ColourPicker';
+import { FamilyAsk } from './FamilyAsk';
 
-/** A supply as the form holds it. */
-export interface SupplyForm {
-  kind: Kind;
-  form: string;
-  name: string;
-  maker: string;
-  range: string;
-  code: string;
-  hex: string;
-  finish: Finish;
-  familyOverride: Family | null;
-  familyReason: string;
-  note: string;
-}
+export type { SupplyForm } from '../form/model';
 
 interface SupplyFieldsProps {
   readonly control: Control<SupplyForm>;
@@ -43,13 +32,55 @@ interface SupplyFieldsProps {
   /** An existing supply keeps its kind: its history is counted that way. */
   readonly fixedKind?: boolean;
   readonly onSubmit: () => void;
+  /** Told how the colour was taken, where it was not typed. */
+  readonly onTake?: (colour: TakenColour) => void;
 }
 
 /** The questions every supply is asked; what seldom matters is folded away. */
-export function SupplyFields({ control, setValue, fixedKind = false, onSubmit }: SupplyFieldsProps) {
+export function SupplyFields({ control, setValue, fixedKind = false, onSubmit, onTake }: SupplyFieldsProps) {
   const [more, setMore] = useState(false);
-  const { kind, form } = useWatch({ control });
-  const forms = formsOfKind(kind ?? 'ink');
+  const { kind = 'ink', form = '' } = useWatch({ control });
+  return (
+    <>
+      <KindAndForm control={control} setValue={setValue} fixedKind={fixedKind} />
+      <Field control={control} name="name" label="Name" onSubmit={onSubmit} />
+      <ColourLine control={control} setValue={setValue} onSubmit={onSubmit} {...(onTake ? { onTake } : {})} />
+      <AttributeFields control={control} kind={kind} form={form} ask="first" />
+      <View style={styles.pair}>
+        <Field control={control} name="code" label="Code" onSubmit={onSubmit} />
+        <Field control={control} name="maker" label="Maker" onSubmit={onSubmit} />
+        <Field control={control} name="range" label="Range" onSubmit={onSubmit} />
+      </View>
+      <View style={styles.start}>
+        <Button
+          label={more ? 'Fewer questions' : 'Finish, family, note'}
+          says={more ? 'Fewer questions' : 'More questions: finish, family, standing, measures, note'}
+          onPress={() => setMore(!more)}
+        />
+      </View>
+      {more && (
+        <>
+          <FinishAndFamily control={control} setValue={setValue} />
+          <AttributeFields control={control} kind={kind} form={form} ask="more" />
+          <FactFields control={control} />
+          <Field control={control} name="note" label="Note" multiline />
+        </>
+      )}
+    </>
+  );
+}
+
+export function KindAndForm({
+  control,
+  setValue,
+  fixedKind,
+}: Pick<SupplyFieldsProps, 'control' | 'setValue' | 'fixedKind'>) {
+  const { kind = 'ink', form, said = {} } = useWatch({ control });
+  const choose = (next: Kind, nextForm: string): void => {
+    setValue('kind', next);
+    setValue('form', nextForm);
+    setValue('said', { ...startSaid(next, nextForm), ...(next === kind ? said : {}) } as SupplyForm['said']);
+  };
   return (
     <>
       {!fixedKind && (
@@ -59,99 +90,95 @@ export function SupplyFields({ control, setValue, fixedKind = false, onSubmit }:
               key={each}
               label={KIND_DEFINITIONS[each].name}
               on={each === kind}
-              onPress={() => {
-                setValue('kind', each);
-                setValue('form', KIND_DEFINITIONS[each].defaultForm);
-              }}
+              onPress={() => choose(each, KIND_DEFINITIONS[each].defaultForm)}
             />
           ))}
         </View>
       )}
       <View style={styles.chips} role="radiogroup" aria-label="Form">
-        {forms.map((each) => (
-          <Chip
-            key={each.id}
-            label={each.name}
-            on={each.id === form}
-            onPress={() => setValue('form', each.id)}
-          />
+        {formsOfKind(kind).map((each) => (
+          <Chip key={each.id} label={each.name} on={each.id === form} onPress={() => choose(kind, each.id)} />
         ))}
       </View>
-      <Field control={control} name="name" label="Name" onSubmit={onSubmit} />
-      <ColourLine control={control} setValue={setValue} onSubmit={onSubmit} />
-      <View style={styles.pair}>
-        <Field control={control} name="code" label="Code" onSubmit={onSubmit} />
-        <Field control={control} name="maker" label="Maker" onSubmit={onSubmit} />
-        <Field control={control} name="range" label="Range" onSubmit={onSubmit} />
-      </View>
-      <View style={styles.start}>
-        <Button label={more ? 'Fewer questions' : 'Finish, family, note'} onPress={() => setMore(!more)} />
-      </View>
-      {more && <More control={control} setValue={setValue} />}
     </>
   );
 }
 
-function ColourLine({
+export function ColourLine({
   control,
   setValue,
   onSubmit,
-}: Pick<SupplyFieldsProps, 'control' | 'setValue' | 'onSubmit'>) {
-  const { hex = '', finish } = useWatch({ control });
+  onTake,
+}: Pick<SupplyFieldsProps, 'control' | 'setValue' | 'onSubmit' | 'onTake'>) {
+  const { hex = '', finish = 'matte', familyOverride = null } = useWatch({ control });
+  const [ways, setWays] = useState(false);
   const colour = parseColour(hex);
   const opinion = colour.ok ? familyOf(colour.hex, finish) : null;
+  const take = (taken: TakenColour): void => {
+    setValue('hex', taken.hex, { shouldValidate: true });
+    setWays(false);
+    onTake?.(taken);
+  };
   return (
-    <View style={styles.colour}>
-      <Field
-        control={control}
-        name="hex"
-        label="Colour"
-        hint={
-          opinion
-            ? `${opinion.family}, ${Math.round(opinion.confidence * 100)}% sure`
-            : 'a hex such as #c23b42, or a name'
-        }
-        onSubmit={onSubmit}
-      />
-      <View style={styles.swatch}>
-        {colour.ok && opinion && <Swatch hex={colour.hex} group={groupOf(opinion.family)} />}
-        <ColourPicker
-          hex={colour.ok ? colour.hex : '#999999'}
-          onPick={(picked) => setValue('hex', picked, { shouldValidate: true })}
+    <>
+      <View style={styles.colour}>
+        <Field
+          control={control}
+          name="hex"
+          label="Colour"
+          hint={
+            opinion
+              ? `${opinion.family}, ${Math.round(opinion.confidence * 100)}% sure`
+              : 'a hex such as #c23b42, or a name'
+          }
+          onSubmit={onSubmit}
         />
+        <View style={styles.swatch}>
+          {colour.ok && opinion && (
+            <Swatch hex={colour.hex} group={groupOf(familyOverride ?? opinion.family)} />
+          )}
+          <Button
+            label={ways ? 'Close' : 'Take it'}
+            says={ways ? 'Close the colour ways' : 'Take a colour: name, wheel, photo or reader'}
+            onPress={() => setWays(!ways)}
+          />
+        </View>
       </View>
-    </View>
+      {ways && <ColourWays hex={colour.ok ? colour.hex : '#999999'} onTake={take} />}
+      {colour.ok && (
+        <FamilyAsk
+          hex={colour.hex}
+          finish={finish}
+          override={familyOverride}
+          onChoose={(family, reason) => {
+            setValue('familyOverride', family);
+            setValue('familyReason', reason);
+          }}
+        />
+      )}
+    </>
   );
 }
 
-function More({ control, setValue }: Pick<SupplyFieldsProps, 'control' | 'setValue'>) {
-  const { finish, familyOverride } = useWatch({ control });
+function FinishAndFamily({ control, setValue }: Pick<SupplyFieldsProps, 'control' | 'setValue'>) {
+  const { finish = 'matte', familyOverride } = useWatch({ control });
   return (
     <>
-      <Txt look="quiet">Finish</Txt>
-      <View style={styles.chips} role="radiogroup" aria-label="Finish">
-        {FINISHES.map((each) => (
-          <Chip key={each} label={each} on={each === finish} onPress={() => setValue('finish', each)} />
-        ))}
-      </View>
-      <Txt look="quiet">File it under</Txt>
-      <View style={styles.chips} role="radiogroup" aria-label="Family">
-        <Chip
-          label="as computed"
-          on={familyOverride === null}
-          onPress={() => setValue('familyOverride', null)}
-        />
-        {FAMILIES.map((each) => (
-          <Chip
-            key={each}
-            label={each}
-            on={each === familyOverride}
-            onPress={() => setValue('familyOverride', each)}
-          />
-        ))}
-      </View>
+      <Choice
+        label="Finish"
+        options={FINISHES}
+        value={finish}
+        onChange={(next) => setValue('finish', next as SupplyForm['finish'])}
+      />
+      <Choice
+        label="File it under"
+        options={['as computed', ...FAMILIES]}
+        value={familyOverride ?? 'as computed'}
+        onChange={(next) =>
+          setValue('familyOverride', next === 'as computed' ? null : (next as SupplyForm['familyOverride']))
+        }
+      />
       {familyOverride && <Field control={control} name="familyReason" label="Why (kept with it)" />}
-      <Field control={control} name="note" label="Note" multiline />
     </>
   );
 }
@@ -160,6 +187,6 @@ const styles = StyleSheet.create({
   chips: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   pair: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   colour: { flexDirection: 'row', gap: space.s },
-  swatch: { flexDirection: 'row', gap: space.s, paddingTop: 8 },
+  swatch: { flexDirection: 'row', gap: space.s, paddingTop: 8, alignItems: 'flex-start' },
   start: { alignItems: 'flex-start' },
 });

@@ -1,31 +1,28 @@
-import { FAMILY_GROUP_INFO, familyOf, formOf, inkOn } from '@red-shelf/core';
+import { FAMILY_GROUP_INFO, formOf, inkOn } from '@red-shelf/core';
 import type { SupplyView, UnitView } from '@red-shelf/contract';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
 import { useSupply } from '../api/queries';
-import { useChange } from '../api/useChange';
 import { Waiting } from '../frame/Waiting';
-import { addressOf, sayEntry, sayLastUsed, sayStock, sayWhat } from '../copy/supply';
-import { words } from '../copy/words';
-import { colour, LIP, radius, space, TOUCH } from '../theme/tokens';
-import { Button } from '../ui/Button';
+import { addressOf, sayEntry } from '../copy/supply';
+import { cautionOf, words } from '../copy/words';
+import { colour, radius, space, TOUCH } from '../theme/tokens';
 import { Caution } from '../ui/Caution';
 import { Icon } from '../ui/Icon';
-import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { EditForm } from './EditForm';
+import { Manage } from './Manage';
+import { Photos } from './Photos';
 import { isActName, StockActs } from './StockActs';
+import { SupplyFacts } from './SupplyFacts';
+import { Swatches } from './Swatches';
 
 interface SupplyPanelProps {
   readonly id: string;
   readonly units: readonly UnitView[];
   readonly onClose: () => void;
 }
-
-/** Forms that often hold alcohol or solvents. */
-const SOLVENT_FORMS: ReadonlySet<string> = new Set(['alcohol-dual', 'paint', 'spray', 'drops', 'refill']);
 
 /** One supply in full: colour, place, what is left, what can be done, what has happened. */
 export function SupplyPanel({ id, units, onClose }: SupplyPanelProps) {
@@ -40,6 +37,7 @@ export function SupplyPanel({ id, units, onClose }: SupplyPanelProps) {
     );
   const { supply, ledger } = data;
   const form = formOf(supply.kind, supply.form);
+  const caution = cautionOf(form.id);
   return (
     <ScrollView style={styles.panel} contentContainerStyle={styles.inside}>
       <Close onPress={onClose} />
@@ -52,10 +50,12 @@ export function SupplyPanel({ id, units, onClose }: SupplyPanelProps) {
         <EditForm supply={supply} onDone={() => setEditing(false)} />
       ) : (
         <>
-          <Facts supply={supply} address={addressOf(supply, units)} />
+          <SupplyFacts supply={supply} address={addressOf(supply, units)} />
           <StockPart supply={supply} />
           <Manage supply={supply} onEdit={() => setEditing(true)} onRemoved={onClose} />
-          {SOLVENT_FORMS.has(form.id) && <Caution id="solvent">{words.solvent}</Caution>}
+          {caution && <Caution id={caution}>{words[caution]}</Caution>}
+          <Swatches supply={supply} />
+          <Photos supply={supply} />
           <View>
             <Txt look="strong" level={2}>
               What happened
@@ -81,67 +81,9 @@ function Close({ onPress }: { readonly onPress: () => void }) {
   );
 }
 
-function Facts({ supply, address }: { readonly supply: SupplyView; readonly address: string | null }) {
-  const opinion = familyOf(supply.hex, supply.finish);
-  const family = supply.familyOverride
-    ? `${supply.familyOverride}, by your word${supply.familyReason ? `: ${supply.familyReason}` : ''}`
-    : `${supply.family} (${Math.round(opinion.confidence * 100)}% sure, else ${opinion.runnerUp})`;
-  return (
-    <View style={styles.facts}>
-      <Txt look="page" level={1}>
-        {supply.name}
-      </Txt>
-      <Txt look="quiet">{sayWhat(supply)}</Txt>
-      {address ? (
-        <View style={styles.address}>
-          <Txt look="address">{address}</Txt>
-          <View style={styles.lip} />
-        </View>
-      ) : (
-        <Note sort="attention">
-          It has no place yet. Arrange gives it one, or tap an open slot on the wall.
-        </Note>
-      )}
-      <Txt>
-        <Txt look="number">{sayStock(supply)}</Txt> · {sayLastUsed(supply)}
-      </Txt>
-      <Txt look="quiet">
-        {supply.hex}
-        {supply.finish === 'matte' ? '' : ` · ${supply.finish}`} · {family}
-      </Txt>
-      {supply.note !== '' && <Txt>{supply.note}</Txt>}
-    </View>
-  );
-}
-
 function StockPart({ supply }: { readonly supply: SupplyView }) {
   const { act } = useLocalSearchParams<{ act?: string }>();
   return <StockActs supply={supply} startWith={isActName(act) ? act : null} />;
-}
-
-function Manage({
-  supply,
-  onEdit,
-  onRemoved,
-}: {
-  readonly supply: SupplyView;
-  readonly onEdit: () => void;
-  readonly onRemoved: () => void;
-}) {
-  const remove = useChange(() =>
-    call(routes.removeSupply, { id: supply.id, body: { version: supply.version } }),
-  );
-  return (
-    <View style={styles.acts}>
-      <Button label="Edit" grow onPress={onEdit} />
-      <Button
-        label="Remove"
-        grow
-        busy={remove.isPending}
-        onPress={() => remove.mutate(undefined, { onSuccess: onRemoved })}
-      />
-    </View>
-  );
 }
 
 const styles = StyleSheet.create({
@@ -163,8 +105,4 @@ const styles = StyleSheet.create({
     padding: space.s,
   },
   mark: { fontSize: 26 },
-  facts: { gap: 6 },
-  address: { alignSelf: 'flex-start' },
-  lip: { height: LIP, backgroundColor: colour.lip },
-  acts: { flexDirection: 'row', gap: space.s },
 });

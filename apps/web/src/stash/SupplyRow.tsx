@@ -3,6 +3,7 @@ import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { sayStock, sayWhat } from '../copy/supply';
 import { colour, LIP, space } from '../theme/tokens';
+import { Icon } from '../ui/Icon';
 import { Flag } from '../ui/Note';
 import { Swatch } from '../ui/Swatch';
 import { Txt } from '../ui/Txt';
@@ -11,15 +12,32 @@ interface SupplyRowProps {
   readonly supply: SupplyView;
   readonly address: string | null;
   readonly selected: boolean;
+  /** Many are being chosen: a tap ticks. */
+  readonly picking?: boolean;
   readonly onPress: (id: string) => void;
 }
 
 /** One supply: its colour, what it is, what is left, where it lives. */
-export const SupplyRow = memo(function SupplyRow({ supply, address, selected, onPress }: SupplyRowProps) {
+export const SupplyRow = memo(function SupplyRow({
+  supply,
+  address,
+  selected,
+  picking = false,
+  onPress,
+}: SupplyRowProps) {
   const { state } = supply.stock;
-  const flag = state !== 'ok' ? state : address === null ? 'no place' : null;
+  const { status } = supply.facts;
+  const flag = state !== 'ok' ? state : (status ?? (address === null ? 'no place' : null));
   return (
-    <Pressable role="button" onPress={() => onPress(supply.id)} style={styles.row}>
+    <Pressable
+      role={picking ? 'checkbox' : 'button'}
+      {...(picking ? { 'aria-checked': selected } : {})}
+      onPress={() => onPress(supply.id)}
+      style={[styles.row, picking && selected && styles.ticked]}
+    >
+      {picking && (
+        <Icon name={selected ? 'check' : 'plus'} size={20} tint={selected ? colour.text : colour.openSlot} />
+      )}
       <Swatch hex={supply.hex} group={supply.group} />
       <View style={styles.words}>
         <Txt look="strong" lines={1}>
@@ -54,6 +72,7 @@ const styles = StyleSheet.create({
     borderBottomWidth: 1,
     borderBottomColor: colour.hairline,
   },
+  ticked: { backgroundColor: colour.ground },
   words: { flex: 1, minWidth: 0 },
   figures: { alignItems: 'flex-end', minWidth: 52 },
   left: { fontSize: 15 },

@@ -1,28 +1,26 @@
-import type { SupplyForm } from './SupplyFields';
+/** Keeps half-filled forms in this browser, so that they survive leaving. Each form has a name of its own. */
+const key = (name: string): string => `red-shelf.${name}`;
 
-const KEY = 'red-shelf.add';
-
-/** Keeps a half-filled form in this browser, so that it survives leaving. */
-export function remember(form: SupplyForm): void {
+export function remember(name: string, form: object): void {
   try {
-    localStorage.setItem(KEY, JSON.stringify(form));
+    localStorage.setItem(key(name), JSON.stringify(form));
   } catch {
     // A browser that keeps nothing: the form lives as long as the page.
   }
 }
 
-export function forget(): void {
+export function forget(name: string): void {
   try {
-    localStorage.removeItem(KEY);
+    localStorage.removeItem(key(name));
   } catch {
     // As above.
   }
 }
 
 /** The kept form over a blank one; anything unreadable counts as blank. */
-export function remembered(blank: SupplyForm): SupplyForm {
+export function remembered<T extends object>(name: string, blank: T): T {
   try {
-    const kept: unknown = JSON.parse(localStorage.getItem(KEY) ?? 'null');
+    const kept: unknown = JSON.parse(localStorage.getItem(key(name)) ?? 'null');
     return kept && typeof kept === 'object' ? { ...blank, ...kept } : blank;
   } catch {
     return blank;

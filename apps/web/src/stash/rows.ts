@@ -1,5 +1,5 @@
-import { FAMILY_GROUPS, makeRainbowOrder, keyed, type FamilyGroup, type Kind } from '@red-shelf/core';
-import type { SupplyView } from '@red-shelf/contract';
+import { FAMILY_GROUPS, keyed, makeRainbowOrder, type FamilyGroup } from '@red-shelf/core';
+import type { Preferences, SupplyView } from '@red-shelf/contract';
 
 /** A line of the stash list: a family's header, or a supply under it. */
 export type StashRow =
@@ -12,26 +12,38 @@ export type StashRow =
     }
   | { readonly sort: 'supply'; readonly supply: SupplyView };
 
-const order = makeRainbowOrder();
-
-/** Supplies of a kind (or all) in rainbow order, under the headers of their families. */
-export function stashRows(supplies: readonly SupplyView[], kind: Kind | null): StashRow[] {
-  const wanted = kind ? supplies.filter((supply) => supply.kind === kind) : supplies;
-  const sorted = wanted.map((supply) => keyed(supply)).sort(order);
-  const groups = new Map<FamilyGroup, SupplyView[]>(FAMILY_GROUPS.map((group) => [group, []]));
-  for (const { item, group } of sorted) groups.get(group)?.push(item);
-  return [...groups].flatMap(([group, members]): StashRow[] =>
-    members.length === 0
-      ? []
-      : [
-          {
-            sort: 'family',
-            group,
-            count: members.length,
-            low: members.filter(({ stock }) => stock.state !== 'ok').length,
-            unplaced: members.filter(({ place }) => place === null).length,
-          },
-          ...members.map((supply): StashRow => ({ sort: 'supply', supply })),
-        ],
-  );
+/** Supplies in the person's own rainbow order. */
+export function inRainbow(supplies: readonly SupplyView[], preferences: Preferences): SupplyView[] {
+  const order = makeRainbowOrder(preferences);
+  return supplies
+    .map((supply) => keyed(supply))
+    .sort(order)
+    .map(({ item }) => item);
 }
+
+/** Supplies in rainbow order under the headers of their families. */
+export function familyRows(ordered: readonly SupplyView[]): StashRow[] {
+  const groups = new Map<FamilyGroup, SupplyView[]>();
+  for (const supply of ordered) {
+    const members = groups.get(supply.group);
+    if (members) members.push(supply);
+    else groups.set(supply.group, [supply]);
+  }
+  return [...groups].flatMap(([group, members]): StashRow[] => [
+    {
+      sort: 'family',
+      group,
+      count: members.length,
+      low: members.filter(({ stock }) => stock.state !== 'ok').length,
+      unplaced: members.filter(({ place }) => place === null).length,
+    },
+    ...members.map((supply): StashRow => ({ sort: 'supply', supply })),
+  ]);
+}
+
+/** What a search found, best first, with no headers between. */
+export const foundRows = (found: readonly SupplyView[]): StashRow[] =>
+  found.map((supply): StashRow => ({ sort: 'supply', supply }));
+
+export const isFamilyGroup = (word: string): word is FamilyGroup =>
+  (FAMILY_GROUPS as readonly string[]).includes(word);

@@ -70,6 +70,7 @@ const entry = (act: LedgerView['act'], amount: number | null): LedgerView => ({
   amount,
   items: null,
   left: null,
+  part: null,
   undoes: null,
 });
 test.each([

@@ -8,6 +8,8 @@ import { SayProvider } from '../frame/Say';
 export const supply = (more: Partial<SupplyView> = {}): SupplyView => ({
   id: 's1',
   version: 3,
+  number: 42,
+  facts: {},
   kind: 'ink',
   form: 'full-pad',
   name: 'Marsh Lantern',
@@ -21,7 +23,7 @@ export const supply = (more: Partial<SupplyView> = {}): SupplyView => ({
   note: '',
   family: 'green',
   group: 'green',
-  stock: { items: 1, left: 30, state: 'ok', uses: 3, lastUsedAt: null },
+  stock: { items: 1, left: 30, parts: {}, state: 'ok', uses: 3, lastUsedAt: null },
   place: { unitId: 'u1', slot: 4 },
   createdAt: '2026-05-01T10:00:00.000Z',
   updatedAt: '2026-05-01T10:00:00.000Z',

@@ -71,7 +71,7 @@ test('ribbon is cut by length, typed as people say it; it cannot be refilled', a
     id: 's2',
     kind: 'ribbon',
     form: 'spool',
-    stock: { items: 1, left: 2_400_000, state: 'ok', uses: 0, lastUsedAt: null },
+    stock: { items: 1, left: 2_400_000, state: 'ok', uses: 0, parts: {}, lastUsedAt: null },
   });
   const sent = open({}, sash);
   await screen.findByText('2.4 m');

@@ -2,7 +2,8 @@ import { fireEvent, render, screen } from '@testing-library/react';
 import { sayVerdict } from '../arrange/verdict';
 import { saySlot } from '../copy/slot';
 import { readAmount } from '../stash/amount';
-import { stashRows } from '../stash/rows';
+import { DEFAULT_PREFERENCES } from '../api/queries';
+import { familyRows, inRainbow } from '../stash/rows';
 import { makeSearch } from '../stash/search';
 import { SupplyRow } from '../stash/SupplyRow';
 import { formOf } from '@red-shelf/core';
@@ -40,13 +41,19 @@ test('the list stands under family headers in rainbow order, of one kind when as
     supply({ id: 's2', hex: '#b3262b', family: 'red', group: 'red', place: null }),
     supply({ id: 's3', kind: 'marker', form: 'paint' }),
   ];
-  expect(stashRows(list, 'ink').map((row) => (row.sort === 'family' ? row.group : row.supply.id))).toEqual([
-    'red',
-    's2',
-    'green',
-    's1',
-  ]);
-  expect(stashRows(list, null)[0]).toMatchObject({ count: 1, unplaced: 1, low: 0 });
+  expect(
+    familyRows(
+      inRainbow(
+        list.filter(({ kind }) => kind === 'ink'),
+        DEFAULT_PREFERENCES,
+      ),
+    ).map((row) => (row.sort === 'family' ? row.group : row.supply.id)),
+  ).toEqual(['red', 's2', 'green', 's1']);
+  expect(familyRows(inRainbow(list, DEFAULT_PREFERENCES))[0]).toMatchObject({
+    count: 1,
+    unplaced: 1,
+    low: 0,
+  });
 });
 
 test('search finds by family, code, kind and place', () => {
@@ -54,7 +61,7 @@ test('search finds by family, code, kind and place', () => {
     [supply(), supply({ id: 's2', name: 'Kiln', code: '7', group: 'red', family: 'red', place: null })],
     [unit()],
   );
-  const ids = (query: string) => search(query).map(({ id }) => id);
+  const ids = (query: string) => search.find(query).map(({ id }) => id);
   expect([ids('green ink'), ids('418'), ids('B2·02'), ids('unplaced'), ids('teal')]).toEqual([
     ['s1'],
     ['s1'],

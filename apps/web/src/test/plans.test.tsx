@@ -15,12 +15,12 @@ const SUPPLIES = [
     family: 'red',
     hex: '#b3262b',
     place: null,
-    stock: { items: 1, left: 3, state: 'low', uses: 9, lastUsedAt: null },
+    stock: { items: 1, left: 3, state: 'low', uses: 9, lastUsedAt: null, parts: {} },
   }),
   supply({
     id: 's3',
     name: 'Dry Well',
-    stock: { items: 0, left: 0, state: 'out', uses: 0, lastUsedAt: null },
+    stock: { items: 0, left: 0, state: 'out', uses: 0, parts: {}, lastUsedAt: null },
   }),
 ];
 const STASH = {

@@ -21,9 +21,13 @@ export function useSlots(stash: Stash | undefined): ReadonlyMap<string, (SupplyV
   }, [stash]);
 }
 
-/** Supplies a query finds; undefined when nothing is searched for. */
-export function useFound(stash: Stash | undefined, query: string): SupplyView[] | undefined {
-  const search = useMemo(() => stash && makeSearch(stash.supplies, stash.wall.units), [stash]);
+/** Supplies a query finds, best first; undefined when nothing is searched for. */
+export function useFound(stash: Stash | undefined, query: string): readonly SupplyView[] | undefined {
   const wanted = useDeferredValue(query.trim());
-  return useMemo(() => (wanted === '' || !search ? undefined : search(wanted)), [search, wanted]);
+  // Prepared when first searched, so that merely looking at the stash costs nothing.
+  const search = useMemo(() => {
+    let made: ReturnType<typeof makeSearch> | undefined;
+    return (text: string) => stash && (made ??= makeSearch(stash.supplies, stash.wall.units)).find(text);
+  }, [stash]);
+  return useMemo(() => (wanted === '' ? undefined : search(wanted)), [search, wanted]);
 }

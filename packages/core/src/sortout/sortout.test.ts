@@ -58,9 +58,9 @@ test('what each verdict frees adds up, by its own size where one is known', () =
   const own = thing('own', { facts: { size: { widthUm: 50_000, heightUm: 20_000, depthUm: 100_000 } } });
   expect(spaceOf(own)).toEqual({ alongMm: 50, litres: 0.1, slots: 1 });
   const freed = spaceFreed([
-    { subject: thing('a'), verdict: 'let go' },
-    { subject: own, verdict: 'let go' },
-    { subject: thing('b'), verdict: 'keep' },
+    { space: spaceOf(thing('a')), verdict: 'let go' },
+    { space: spaceOf(own), verdict: 'let go' },
+    { space: spaceOf(thing('b')), verdict: 'keep' },
   ]);
   expect(freed['let go']).toMatchObject({ count: 2, alongMm: 148, slots: 2 });
   expect(freed.keep.count).toBe(1);

@@ -28,15 +28,15 @@ export function spaceOf({ kind, form: formId, stock, facts }: SortSubject): Spac
   return { alongMm: widthMm * copies, litres: (widthMm * heightMm * depthMm * copies) / 1e6, slots: 1 };
 }
 
-export const addSpace = (a: Space, b: Space): Space => ({
+const addSpace = (a: Space, b: Space): Space => ({
   alongMm: a.alongMm + b.alongMm,
   litres: a.litres + b.litres,
   slots: a.slots + b.slots,
 });
 
-/** What each verdict frees (keep frees nothing; use once, when it is used up). */
+/** What each verdict frees: the room its things took (use once, when it is used up; keep frees nothing). */
 export function spaceFreed(
-  decided: readonly { readonly subject: SortSubject; readonly verdict: Verdict }[],
+  decided: readonly { readonly space: Space; readonly verdict: Verdict }[],
 ): Readonly<Record<Verdict, Space & { readonly count: number }>> {
   const total: Record<Verdict, Space & { count: number }> = {
     keep: { ...NONE, count: 0 },
@@ -44,7 +44,7 @@ export function spaceFreed(
     'pass on': { ...NONE, count: 0 },
     'let go': { ...NONE, count: 0 },
   };
-  for (const { subject, verdict } of decided)
-    total[verdict] = { ...addSpace(total[verdict], spaceOf(subject)), count: total[verdict].count + 1 };
+  for (const { space, verdict } of decided)
+    total[verdict] = { ...addSpace(total[verdict], space), count: total[verdict].count + 1 };
   return total;
 }

@@ -1,0 +1,5 @@
+import { FamiliesScreen } from '../../src/families/FamiliesScreen';
+
+export default function Families() {
+  return <FamiliesScreen />;
+}

@@ -1,0 +1,5 @@
+import { KitsScreen } from '../../src/groups/KitsScreen';
+
+export default function Kits() {
+  return <KitsScreen />;
+}

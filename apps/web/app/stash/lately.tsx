@@ -1,0 +1,5 @@
+import { LatelyScreen } from '../../src/stash/LatelyScreen';
+
+export default function Lately() {
+  return <LatelyScreen />;
+}

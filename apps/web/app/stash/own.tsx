@@ -1,0 +1,5 @@
+import { OwnScreen } from '../../src/own/OwnScreen';
+
+export default function Own() {
+  return <OwnScreen />;
+}

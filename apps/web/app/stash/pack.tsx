@@ -1,0 +1,5 @@
+import { PackScreen } from '../../src/groups/PackScreen';
+
+export default function Pack() {
+  return <PackScreen />;
+}

@@ -1,0 +1,5 @@
+import { PileScreen } from '../../src/pile/PileScreen';
+
+export default function Pile() {
+  return <PileScreen />;
+}

@@ -1,0 +1,5 @@
+import { RangesScreen } from '../../src/pile/RangesScreen';
+
+export default function Ranges() {
+  return <RangesScreen />;
+}

@@ -1,0 +1,5 @@
+import { SortOutScreen } from '../../src/sortout/SortOutScreen';
+
+export default function SortOut() {
+  return <SortOutScreen />;
+}

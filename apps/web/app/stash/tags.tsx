@@ -1,0 +1,5 @@
+import { TagsScreen } from '../../src/stash/TagsScreen';
+
+export default function Tags() {
+  return <TagsScreen />;
+}

@@ -1,0 +1,141 @@
+import { FAMILY_GROUP_INFO, FAMILY_GROUPS, type FamilyGroup } from '@red-shelf/core';
+import type { Preferences } from '@red-shelf/contract';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { call, routes } from '../api/client';
+import { usePreferences, useStash } from '../api/queries';
+import { useChange } from '../api/useChange';
+import { Waiting } from '../frame/Waiting';
+import { inRainbow } from '../stash/rows';
+import { colour, space, TOUCH } from '../theme/tokens';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Input } from '../ui/Input';
+import { Note } from '../ui/Note';
+import { Page } from '../ui/Page';
+import { Txt } from '../ui/Txt';
+
+const STRIP = 220;
+
+/** The person's own rainbow: which family comes first, which last, light or dark first; shown on their own stash. */
+export function FamiliesScreen() {
+  const { stash, error } = useStash();
+  const { preferences, version } = usePreferences();
+  const [draft, setDraft] = useState<Preferences | null>(null);
+  const now = draft ?? preferences;
+  const keep = useChange((body: Preferences) =>
+    version > 0
+      ? call(routes.editRecord, { id: 'preferences', body: { version, body } })
+      : call(routes.addRecord, { body: { body } }),
+  );
+  if (!stash) return <Waiting error={error} />;
+  const order = [...new Set([...now.familyOrder, ...FAMILY_GROUPS])];
+  const counts = new Map<FamilyGroup, number>();
+  for (const { group } of stash.supplies) counts.set(group, (counts.get(group) ?? 0) + 1);
+  const move = (group: FamilyGroup, to: number): void => {
+    const rest = order.filter((each) => each !== group);
+    const at = Math.max(0, Math.min(rest.length, to));
+    setDraft({ ...now, familyOrder: [...rest.slice(0, at), group, ...rest.slice(at)] });
+  };
+  const strip = inRainbow(stash.supplies, { ...now, familyOrder: order });
+  const every = Math.max(1, Math.ceil(strip.length / STRIP));
+  const shown = strip.filter((_, i) => i % every === 0);
+  return (
+    <Page title="Families and measures" narrow aside="Your rainbow, your way">
+      <View
+        style={styles.strip}
+        role="img"
+        aria-label={`Your stash, ${order.map((group) => FAMILY_GROUP_INFO[group].name).join(', ')}`}
+      >
+        {shown.map(({ id, hex }) => (
+          <View key={id} style={[styles.thread, { backgroundColor: hex }]} />
+        ))}
+      </View>
+      {order.map((group, i) => (
+        <View key={group} style={styles.row}>
+          <View style={[styles.dot, { backgroundColor: FAMILY_GROUP_INFO[group].hex }]} />
+          <Txt look="label" style={styles.mark}>
+            {FAMILY_GROUP_INFO[group].mark}
+          </Txt>
+          <Txt style={styles.name}>{FAMILY_GROUP_INFO[group].name}</Txt>
+          <Txt look="quiet">{counts.get(group) ?? 0}</Txt>
+          <Button
+            label="↑"
+            says={`${FAMILY_GROUP_INFO[group].name} earlier`}
+            disabled={i === 0}
+            onPress={() => move(group, i - 1)}
+          />
+          <Button
+            label="↓"
+            says={`${FAMILY_GROUP_INFO[group].name} later`}
+            disabled={i === order.length - 1}
+            onPress={() => move(group, i + 1)}
+          />
+        </View>
+      ))}
+      <View style={styles.acts}>
+        <Button
+          label="Pink beside red"
+          onPress={() => move('pink', order.indexOf('red') === 0 ? 0 : order.indexOf('red'))}
+        />
+        <Button
+          label="Pink after purple"
+          onPress={() => move('pink', order.filter((each) => each !== 'pink').indexOf('purple') + 1)}
+        />
+        <Button
+          label="Brown after orange"
+          onPress={() => move('brown', order.filter((each) => each !== 'brown').indexOf('orange') + 1)}
+        />
+        <Button label="Neutrals first" onPress={() => move('neutral', 0)} />
+        <Button label="As it came" onPress={() => setDraft({ ...now, familyOrder: [...FAMILY_GROUPS] })} />
+      </View>
+      <Choice
+        label="Inside a family"
+        options={['light to dark', 'dark to light']}
+        value={now.lightness === 'light-first' ? 'light to dark' : 'dark to light'}
+        onChange={(way) =>
+          setDraft({ ...now, lightness: way === 'light to dark' ? 'light-first' : 'dark-first' })
+        }
+      />
+      <Choice
+        label="Measures"
+        options={['centimetres and grams', 'inches and ounces']}
+        value={now.units === 'metric' ? 'centimetres and grams' : 'inches and ounces'}
+        onChange={(way) => setDraft({ ...now, units: way.startsWith('inches') ? 'inches' : 'metric' })}
+      />
+      <Input
+        label="Currency"
+        value={now.currency}
+        onChange={(currency) => setDraft({ ...now, currency: currency.toUpperCase() })}
+        error={/^[A-Z]{3}$/.test(now.currency) ? undefined : 'A currency is three letters, such as EUR.'}
+      />
+      {draft && <Note>The strip shows how it would be. Nothing in the racks moves; Arrange does that.</Note>}
+      <View style={styles.acts}>
+        <Button
+          label="Keep it so"
+          main
+          disabled={!draft || !/^[A-Z]{3}$/.test(now.currency)}
+          busy={keep.isPending}
+          onPress={() => keep.mutate({ ...now, familyOrder: order }, { onSuccess: () => setDraft(null) })}
+        />
+        {draft && <Button label="Leave it as it was" onPress={() => setDraft(null)} />}
+      </View>
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({
+  strip: {
+    flexDirection: 'row',
+    height: 72,
+    borderWidth: 1,
+    borderColor: colour.hairline,
+    backgroundColor: colour.card,
+  },
+  thread: { flex: 1 },
+  row: { flexDirection: 'row', alignItems: 'center', gap: space.s, minHeight: TOUCH },
+  dot: { width: 24, height: 24, borderWidth: 1, borderColor: colour.hairline },
+  mark: { width: 26 },
+  name: { flex: 1 },
+  acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+});

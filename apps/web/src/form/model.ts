@@ -1,0 +1,97 @@
+import {
+  attributesOf,
+  familyOf,
+  fittingAttributes,
+  KIND_DEFINITIONS,
+  type Facts,
+  type Family,
+  type Finish,
+  type Kind,
+} from '@red-shelf/core';
+import type { SupplyView } from '@red-shelf/contract';
+import type { Preferences } from '@red-shelf/contract';
+import { sayAttribute } from '../measure/say';
+import { readFacts, saidFacts, type FormRefusal } from './said';
+
+/** A supply as the form holds it: everything typed, nothing read yet. */
+export interface SupplyForm {
+  kind: Kind;
+  form: string;
+  name: string;
+  maker: string;
+  range: string;
+  code: string;
+  hex: string;
+  finish: Finish;
+  familyOverride: Family | null;
+  familyReason: string;
+  note: string;
+  /** Attributes as `a_<id>`, facts by their name, as typed. */
+  said: Record<string, string>;
+}
+
+export const BLANK: SupplyForm = {
+  kind: 'ink',
+  form: KIND_DEFINITIONS.ink.defaultForm,
+  name: '',
+  maker: '',
+  range: '',
+  code: '',
+  hex: '',
+  finish: 'matte',
+  familyOverride: null,
+  familyReason: '',
+  note: '',
+  said: {},
+};
+
+/** What a form's questions are answered with before anyone types. */
+export function startSaid(kind: Kind, form: string): Record<string, string> {
+  const starts = attributesOf(kind, form).flatMap((attribute) =>
+    attribute.type === 'choice' && attribute.start && attribute.ask === 'first'
+      ? [[`a_${attribute.id}`, attribute.start]]
+      : [],
+  );
+  return Object.fromEntries(starts) as Record<string, string>;
+}
+
+/** What the form starts with when a supply is edited or copied. */
+export function formOfSupply(supply: SupplyView, { units }: Preferences): SupplyForm {
+  const { kind, form, name, maker, range, code, hex, finish, familyOverride, familyReason, note, facts } =
+    supply;
+  const attributes = attributesOf(kind, form).flatMap((attribute) => {
+    const value = facts.attributes?.[attribute.id];
+    const said = value === true ? 'yes' : sayAttribute(attribute, value, units);
+    return said === null ? [] : [[`a_${attribute.id}`, said] as const];
+  });
+  return {
+    ...{ kind, form, name, maker, range, code, hex, finish, familyOverride, familyReason, note },
+    said: { ...saidFacts(facts, units), ...Object.fromEntries(attributes) },
+  };
+}
+
+/** The body to send, or what is wrong, by field of the form. */
+export type FormReading =
+  | { readonly ok: true; readonly fields: Omit<SupplyForm, 'said'> & { facts: Facts } }
+  | { readonly ok: false; readonly refusals: readonly FormRefusal[] };
+
+/** Reads what was typed. `kept` are facts the form does not ask: swatches, photos, reservations. */
+export function readForm(
+  { said, ...fields }: SupplyForm,
+  kept: Facts,
+  preferences: Preferences,
+): FormReading {
+  const reading = readFacts(fields.kind, fields.form, said, preferences);
+  if (!reading.ok) return reading;
+  const { swatches, trueSwatch, otherHexes, photos, reserved, dormant } = kept;
+  const unasked = { swatches, trueSwatch, otherHexes, photos, reserved, dormant };
+  const known = Object.fromEntries(Object.entries(unasked).filter(([, value]) => value !== undefined));
+  return {
+    ok: true,
+    fields: { ...fields, facts: fittingAttributes(fields.kind, fields.form, { ...known, ...reading.facts }) },
+  };
+}
+
+/** Below this the app asks instead of deciding. */
+export const SURE = 0.55;
+export const needsAsking = (hex: string, finish: Finish): boolean => familyOf(hex, finish).confidence < SURE;

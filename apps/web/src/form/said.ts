@@ -1,0 +1,146 @@
+import {
+  attributesOf,
+  GRADES,
+  STATUSES,
+  type AttributeDefinition,
+  type Attributes,
+  type AttributeValue,
+  type Facts,
+  type Kind,
+} from '@red-shelf/core';
+import type { Preferences } from '@red-shelf/contract';
+import { readMeasure, readPrice, sayLength, sayMass, sayPrice, type Units } from '../measure/say';
+
+/** What is wrong with a field of the form, in a sentence. */
+export interface FormRefusal {
+  readonly path: string;
+  readonly message: string;
+}
+type Said = Readonly<Record<string, string>>;
+type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
+
+const wholeNumber = (text: string): Read<number> =>
+  /^\d{1,9}$/.test(text.trim())
+    ? { ok: true, value: Number(text) }
+    : { ok: false, message: `“${text.slice(0, 40)}” is not a whole number.` };
+
+function readAttribute(attribute: AttributeDefinition, text: string, units: Units): Read<AttributeValue> {
+  switch (attribute.type) {
+    case 'choice':
+    case 'text':
+      return { ok: true, value: text.trim() };
+    case 'flag':
+      return { ok: true, value: text === 'yes' };
+    case 'number':
+      return wholeNumber(text);
+    default:
+      return readMeasure(text, attribute.type, units);
+  }
+}
+
+/** `98 × 20 × 66 mm`: width, height and depth; the last unit serves all. */
+function readSize(text: string, units: Units): Read<NonNullable<Facts['size']>> {
+  const parts = text.split(/\s*(?:×|x|\bby\b|\*)\s*/i).filter(Boolean);
+  const message = `“${text.slice(0, 40)}” is not a size; write width × height × depth, such as 98 × 20 × 66 mm.`;
+  const unit = /[a-z"″]+\.?$/i.exec(parts.at(-1) ?? '')?.[0] ?? '';
+  const read = parts.map((part) =>
+    readMeasure(/[a-z"″]/i.test(part) ? part : `${part} ${unit}`, 'length', units),
+  );
+  const [width, height, depth] = read.map((each) =>
+    each.ok && typeof each.value === 'number' ? each.value : null,
+  );
+  if (parts.length !== 3 || width == null || height == null || depth == null) return { ok: false, message };
+  return { ok: true, value: { widthUm: width, heightUm: height, depthUm: depth } };
+}
+
+export const splitTags = (text: string): string[] => [
+  ...new Set(
+    text
+      .split(/[,;\n]/)
+      .map((tag) => tag.trim())
+      .filter(Boolean),
+  ),
+];
+
+const plainDay = (text: string): Read<string> =>
+  /^\d{4}-\d{2}-\d{2}$/.test(text)
+    ? { ok: true, value: text }
+    : { ok: false, message: 'Write the date like 2026-05-31.' };
+const asText = (text: string): Read<string> => ({ ok: true, value: text.trim() });
+const oneOf =
+  <T extends string>(known: readonly T[]) =>
+  (text: string): Read<T> => {
+    const found = known.find((each) => each === text);
+    return found
+      ? { ok: true, value: found }
+      : { ok: false, message: `“${text}” is not one of ${known.join(', ')}.` };
+  };
+const yes = (text: string): Read<boolean> => ({ ok: true, value: text === 'yes' });
+
+/** How each fact is read from what was typed. */
+const readers = ({ units, currency }: Preferences) =>
+  ({
+    status: oneOf(STATUSES),
+    decideOn: plainDay,
+    grade: oneOf(GRADES),
+    collection: yes,
+    lidColour: yes,
+    spares: wholeNumber,
+    price: (text: string) => readPrice(text, currency),
+    source: asText,
+    acquiredOn: plainDay,
+    openedOn: plainDay,
+    tags: (text: string) => ({ ok: true, value: splitTags(text) }) as const,
+    barcode: asText,
+    size: (text: string) => readSize(text, units),
+    massMg: (text: string) => readMeasure(text, 'mass', units),
+  }) satisfies Partial<Record<keyof Facts, (text: string) => Read<unknown>>>;
+
+/** Reads the facts and attributes of a form, or says field by field what is wrong. */
+export function readFacts(
+  kind: Kind,
+  form: string,
+  said: Said,
+  preferences: Preferences,
+): { ok: true; facts: Facts } | { ok: false; refusals: FormRefusal[] } {
+  const refusals: FormRefusal[] = [];
+  const attributes: Record<string, AttributeValue> = {};
+  for (const attribute of attributesOf(kind, form)) {
+    const text = said[`a_${attribute.id}`] ?? '';
+    if (text.trim() === '') continue;
+    const read = readAttribute(attribute, text, preferences.units);
+    if (read.ok) attributes[attribute.id] = read.value;
+    else refusals.push({ path: `said.a_${attribute.id}`, message: read.message });
+  }
+  const facts: Record<string, unknown> = { attributes: attributes satisfies Attributes };
+  for (const [name, read] of Object.entries(readers(preferences))) {
+    const text = said[name] ?? '';
+    if (text.trim() === '') continue;
+    const reading: Read<unknown> = read(text);
+    if (reading.ok) facts[name] = reading.value;
+    else refusals.push({ path: `said.${name}`, message: reading.message });
+  }
+  return refusals.length > 0 ? { ok: false, refusals } : { ok: true, facts };
+}
+
+/** Facts as they would be typed. */
+export function saidFacts(facts: Facts, units: Units): Record<string, string> {
+  const { size } = facts;
+  const said: Record<string, string | undefined> = {
+    status: facts.status,
+    decideOn: facts.decideOn,
+    grade: facts.grade,
+    collection: facts.collection ? 'yes' : '',
+    lidColour: facts.lidColour ? 'yes' : '',
+    spares: facts.spares?.toString(),
+    price: facts.price && sayPrice(facts.price),
+    source: facts.source,
+    acquiredOn: facts.acquiredOn,
+    openedOn: facts.openedOn,
+    tags: facts.tags?.join(', '),
+    barcode: facts.barcode,
+    size: size && [size.widthUm, size.heightUm, size.depthUm].map((um) => sayLength(um, units)).join(' × '),
+    massMg: facts.massMg === undefined ? undefined : sayMass(facts.massMg, units),
+  };
+  return Object.fromEntries(Object.entries(said).flatMap(([key, text]) => (text ? [[key, text]] : [])));
+}

@@ -1,0 +1,48 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Stash } from '../api/queries';
+import { addressOf } from '../copy/supply';
+import { SupplyRow } from '../stash/SupplyRow';
+import { colour, space } from '../theme/tokens';
+import { SearchField } from '../ui/SearchField';
+import { Txt } from '../ui/Txt';
+import { useFound } from '../wall/useWall';
+
+interface MemberPickerProps {
+  readonly stash: Stash;
+  readonly chosen: ReadonlySet<string>;
+  readonly onFlip: (id: string) => void;
+}
+const SHOWN = 12;
+
+/** Finds supplies in plain words and ticks them. */
+export function MemberPicker({ stash, chosen, onFlip }: MemberPickerProps) {
+  const [query, setQuery] = useState('');
+  const found = useFound(stash, query) ?? stash.supplies.filter(({ id }) => chosen.has(id));
+  return (
+    <View style={styles.box}>
+      <SearchField value={query} onChange={setQuery} />
+      {found.slice(0, SHOWN).map((supply) => (
+        <SupplyRow
+          key={supply.id}
+          supply={supply}
+          address={addressOf(supply, stash.wall.units)}
+          selected={chosen.has(supply.id)}
+          picking
+          onPress={onFlip}
+        />
+      ))}
+      {found.length > SHOWN && <Txt look="quiet">{found.length - SHOWN} more; say more of it.</Txt>}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: {
+    gap: 2,
+    padding: space.s,
+    borderWidth: 1,
+    borderColor: colour.hairline,
+    backgroundColor: colour.card,
+  },
+});

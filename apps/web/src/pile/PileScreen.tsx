@@ -1,0 +1,205 @@
+import { formOf, KIND_DEFINITIONS, type Level } from '@red-shelf/core';
+import type { NewSupplyInput, RecordView, SessionBody } from '@red-shelf/contract';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
+import { StyleSheet, View } from 'react-native';
+import { call, routes } from '../api/client';
+import { recordsOf, useRecords, useStash } from '../api/queries';
+import { useChange } from '../api/useChange';
+import { AttributeFields } from '../form/AttributeFields';
+import { BLANK, startSaid } from '../form/model';
+import { useSupplyForm } from '../form/useSupplyForm';
+import { Waiting } from '../frame/Waiting';
+import { space } from '../theme/tokens';
+import { AMOUNT_LABEL, readAmount } from '../stash/amount';
+import { remembered } from '../stash/draft';
+import { ColourLine, KindAndForm, type SupplyForm } from '../stash/SupplyFields';
+import { LevelChoice } from '../stash/LevelChoice';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Input } from '../ui/Input';
+import { Note } from '../ui/Note';
+import { Page } from '../ui/Page';
+import { Txt } from '../ui/Txt';
+import { Entered } from './Entered';
+import { PasteList } from './PasteList';
+
+export type PileSession = RecordView & { body: SessionBody };
+const FIRST: SupplyForm = { ...BLANK, said: startSaid(BLANK.kind, BLANK.form) };
+
+/** Entering a pile: kind and form once, then name, colour, next. A pile can be left and taken up again. */
+export function PileScreen() {
+  const { session: id } = useLocalSearchParams<{ session?: string }>();
+  const { data, error } = useRecords();
+  const sessions = recordsOf(data, 'session').filter(({ body }) => body.what === 'pile');
+  if (!data) return <Waiting error={error} />;
+  const current = sessions.find((session) => session.id === id);
+  if (current) return <Pile key={current.id} session={current} />;
+  return <StartPile open={sessions.filter(({ body }) => body.finishedOn === null)} />;
+}
+
+/** What every thing of the pile shares. */
+function StartPile({ open }: { readonly open: readonly PileSession[] }) {
+  const { form } = useSupplyForm(FIRST);
+  const { kind = 'ink', form: formId = '' } = useWatch({ control: form.control });
+  const start = useChange((body: SessionBody) => call(routes.addRecord, { body: { body } }));
+  const begin = (): void => {
+    const { maker, range, finish, said } = form.getValues();
+    const name = [KIND_DEFINITIONS[kind].plural, formOf(kind, formId).name, maker].filter(Boolean).join(', ');
+    start.mutate(
+      {
+        sort: 'session',
+        what: 'pile',
+        name,
+        kind,
+        form: formId,
+        shared: {
+          ...Object.fromEntries(Object.entries(said).filter(([, text]) => text)),
+          maker,
+          range,
+          finish,
+        },
+        done: [],
+        waiting: [],
+        finishedOn: null,
+      },
+      { onSuccess: ({ record }) => router.setParams({ session: record.id }) },
+    );
+  };
+  return (
+    <Page title="A pile at a time" narrow aside="Say once what they share">
+      {open.length > 0 && (
+        <View style={styles.box}>
+          <Txt look="strong" level={2}>
+            Take up again
+          </Txt>
+          {open.map((session) => (
+            <Button
+              key={session.id}
+              label={`${session.body.name}: ${session.body.done.length} entered`}
+              onPress={() => router.setParams({ session: session.id })}
+            />
+          ))}
+        </View>
+      )}
+      <KindAndForm control={form.control} setValue={form.setValue} />
+      <View style={styles.row}>
+        <Field control={form.control} name="maker" label="Maker" />
+        <Field control={form.control} name="range" label="Range" />
+      </View>
+      <AttributeFields control={form.control} kind={kind} form={formId} ask="first" />
+      <Button label="Start the pile" main busy={start.isPending} onPress={begin} />
+    </Page>
+  );
+}
+
+function Pile({ session }: { readonly session: PileSession }) {
+  const { body } = session;
+  const { stash } = useStash();
+  const [pasting, setPasting] = useState(false);
+  const done = new Set(body.done.map(({ supplyId }) => supplyId));
+  const entered = (stash?.supplies ?? []).filter(({ id }) => done.has(id)).reverse();
+  const keep = useChange((next: SessionBody) =>
+    call(routes.editRecord, { id: session.id, body: { version: session.version, body: next } }),
+  );
+  const note = async (ids: readonly string[]): Promise<void> => {
+    await keep.mutateAsync({
+      ...body,
+      done: [...body.done, ...ids.map((supplyId) => ({ supplyId, verdict: null }))],
+    });
+  };
+  return (
+    <Page title={body.name} narrow aside={`${body.done.length} entered`}>
+      {pasting ? (
+        <PasteList session={session} onAdded={note} onClose={() => setPasting(false)} />
+      ) : (
+        <>
+          <OneOfPile session={session} onAdded={(id) => note([id])} />
+          <View style={styles.row}>
+            <Button label="Paste a list" onPress={() => setPasting(true)} />
+            <Button label="Leave it for now" onPress={() => router.setParams({ session: '' })} />
+            <Button
+              label="This pile is done"
+              onPress={() =>
+                keep.mutate(
+                  { ...body, finishedOn: new Date().toISOString().slice(0, 10) },
+                  { onSuccess: () => router.replace('/stash') },
+                )
+              }
+            />
+          </View>
+        </>
+      )}
+      <Entered supplies={entered} />
+    </Page>
+  );
+}
+
+/** What one thing of a pile is, with what the pile shares filled in. */
+export function sharedForm({ body }: PileSession): SupplyForm {
+  const { maker = '', range = '', finish = 'matte', ...said } = body.shared;
+  return {
+    ...BLANK,
+    kind: body.kind,
+    form: body.form ?? KIND_DEFINITIONS[body.kind].defaultForm,
+    maker,
+    range,
+    finish: finish as SupplyForm['finish'],
+    said,
+  };
+}
+
+/** Name, colour, next: Enter adds, and the name field is ready for the next one. */
+function OneOfPile({
+  session,
+  onAdded,
+}: {
+  readonly session: PileSession;
+  readonly onAdded: (id: string) => Promise<void>;
+}) {
+  const start = remembered(`pile.${session.id}`, sharedForm(session));
+  const { form, read } = useSupplyForm(start);
+  const definition = formOf(start.kind, start.form);
+  const [amount, setAmount] = useState(
+    definition.counting === 'length' ? '9 m' : String(definition.usualPurchase),
+  );
+  const [level, setLevel] = useState<Level>('full');
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const add = useChange((body: NewSupplyInput) => call(routes.addSupply, { body }));
+  const submit = () =>
+    void form.handleSubmit(async (fields) => {
+      const reading = readAmount(amount, level, definition);
+      setRefusal(reading.ok ? null : reading.message);
+      if (!reading.ok) return;
+      const body = read(fields, {}, { count: reading.count });
+      if (!body) return;
+      const { supply } = await add.mutateAsync(body);
+      form.reset(sharedForm(session));
+      form.setFocus('name');
+      await onAdded(supply.id);
+    })();
+  return (
+    <View style={styles.box}>
+      <Field control={form.control} name="name" label="Name" onSubmit={() => form.setFocus('hex')} />
+      <ColourLine control={form.control} setValue={form.setValue} onSubmit={submit} />
+      <View style={styles.row}>
+        <Field control={form.control} name="code" label="Code" onSubmit={submit} />
+        <Input
+          label={AMOUNT_LABEL[definition.counting]}
+          value={amount}
+          onChange={setAmount}
+          onSubmit={submit}
+        />
+      </View>
+      {definition.counting === 'fill' && <LevelChoice value={level} onChange={setLevel} />}
+      {refusal && <Note sort="error">{refusal}</Note>}
+      <Button label="Next" says="Add it, and the next one" main busy={add.isPending} onPress={submit} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { gap: space.m - 4 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+});

@@ -1,0 +1,74 @@
+import { forwardRef } from 'react';
+import { StyleSheet, View, type TextInput as NativeInput } from 'react-native';
+import { HelperText, TextInput } from 'react-native-paper';
+import { colour } from '../theme/tokens';
+
+interface InputProps {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (text: string) => void;
+  readonly onSubmit?: (() => void) | undefined;
+  readonly onBlur?: (() => void) | undefined;
+  readonly error?: string | undefined;
+  readonly hint?: string | undefined;
+  readonly numeric?: boolean;
+  readonly multiline?: boolean;
+  readonly autoFocus?: boolean;
+  readonly testID?: string;
+}
+
+/** A labelled text field; what is wrong is said under it. */
+export const Input = forwardRef<NativeInput, InputProps>(function Input(
+  {
+    label,
+    value,
+    onChange,
+    onSubmit,
+    onBlur,
+    error,
+    hint,
+    numeric = false,
+    multiline = false,
+    autoFocus = false,
+    testID,
+  },
+  ref,
+) {
+  return (
+    <View style={styles.field}>
+      <TextInput
+        mode="outlined"
+        dense
+        label={label}
+        aria-label={label}
+        value={value}
+        onChangeText={onChange}
+        onBlur={() => onBlur?.()}
+        ref={ref as never}
+        error={error !== undefined}
+        inputMode={numeric ? 'numeric' : 'text'}
+        multiline={multiline}
+        autoFocus={autoFocus}
+        onSubmitEditing={() => onSubmit?.()}
+        outlineColor={colour.hairline}
+        style={styles.input}
+        testID={testID ?? 'input'}
+      />
+      {error ? (
+        <HelperText type="error" style={styles.help}>
+          ⚠ {error}
+        </HelperText>
+      ) : hint ? (
+        <HelperText type="info" style={styles.help}>
+          {hint}
+        </HelperText>
+      ) : null}
+    </View>
+  );
+});
+
+const styles = StyleSheet.create({
+  field: { flex: 1, minWidth: 96 },
+  input: { backgroundColor: colour.card },
+  help: { paddingHorizontal: 2 },
+});
