@@ -5,6 +5,7 @@ import { z } from 'zod';
 import { makeApp } from './app';
 import { openStore } from './db/open';
 import { photoThread } from './jobs/photoThread';
+import { stashList } from './services/context';
 import { systemPorts } from './services/ports';
 
 /** Settings from the environment; paths are taken from the folder the server is started in. */
@@ -26,7 +27,8 @@ const photos = {
   prepare: photoThread(new URL('./photoWorker.js', import.meta.url)),
 };
 const web = resolve(settings.RED_SHELF_WEB);
-const app = makeApp({ store, ports: systemPorts, photos }, log, existsSync(web) ? web : undefined);
+const context = { store, ports: systemPorts, photos };
+const app = makeApp(context, log, existsSync(web) ? web : undefined);
 
 // Loopback only: a stash is nobody else's business.
 const server = app.listen(settings.PORT, '127.0.0.1', (error?: Error) => {
@@ -37,6 +39,10 @@ const server = app.listen(settings.PORT, '127.0.0.1', (error?: Error) => {
   const address = server.address();
   const port = typeof address === 'object' && address ? address.port : settings.PORT;
   console.log(`ready http://127.0.0.1:${port}`);
+  // Ready before it is first asked for; if that fails, asking will say why.
+  stashList(context)
+    .asJson()
+    .catch((failure: unknown) => log.error({ err: failure }, 'list'));
 });
 
 const stop = (): void => {

@@ -13,6 +13,7 @@ export {
   type RowView,
   type UploadView,
 } from './lists';
+export { orderName, paths } from './paths';
 export { problem, type Problem } from './problem';
 export { MOST_RANGE_BYTES, type RangeReadingView } from './rangeFile';
 export {

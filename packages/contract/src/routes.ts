@@ -5,24 +5,24 @@ import { changeView, journalLine } from './change';
 import { colourName, photoView, readerRequest, reading, scannable } from './devices';
 import { importChoices, importCommit, importPreview, importProgress, uploadView } from './lists';
 import { editedRecord, newRecord, recordView } from './records';
+import { paths, type RoutePath } from './paths';
 import { rangeReading } from './rangeFile';
 import { editedSupply, ledgerView, newSupply, place, stockRequest, supplyView } from './supply';
 import { newUnit, unitView, wallView } from './wall';
 
 /** One HTTP route: what goes in and what comes out, for server and client alike. */
-export interface Route<Body extends z.ZodType = z.ZodType, Answer extends z.ZodType = z.ZodType> {
-  readonly method: 'GET' | 'POST' | 'PUT' | 'DELETE';
-  /** Express path; `:id` is filled by the client. */
-  readonly path: string;
+export interface Route<
+  Body extends z.ZodType = z.ZodType,
+  Answer extends z.ZodType = z.ZodType,
+> extends RoutePath {
   readonly body: Body;
   readonly answer: Answer;
 }
 const route = <Body extends z.ZodType, Answer extends z.ZodType>(
-  method: Route['method'],
-  path: string,
+  at: RoutePath,
   body: Body,
   answer: Answer,
-): Route<Body, Answer> => ({ method, path, body, answer });
+): Route<Body, Answer> => ({ ...at, body, answer });
 
 const nothing = z.undefined();
 const changed = z.object({ change: changeView });
@@ -30,46 +30,44 @@ const changedSupply = changed.extend({ supply: supplyView });
 const changedRecord = changed.extend({ record: recordView });
 
 export const routes = {
-  health: route('GET', '/api/health', nothing, z.object({ ok: z.literal(true) })),
-  listSupplies: route('GET', '/api/supplies', nothing, z.object({ supplies: z.array(supplyView) })),
-  getSupply: route(
-    'GET',
-    '/api/supplies/:id',
+  health: route(paths.health, nothing, z.object({ ok: z.literal(true) })),
+  listSupplies: route(
+    paths.listSupplies,
     nothing,
-    z.object({ supply: supplyView, ledger: z.array(ledgerView) }),
+    z.object({ order: z.string(), supplies: z.array(supplyView) }),
   ),
-  addSupply: route('POST', '/api/supplies', newSupply, changedSupply),
-  editSupply: route('PUT', '/api/supplies/:id', editedSupply, changedSupply),
-  removeSupply: route('POST', '/api/supplies/:id/remove', z.object({ version: z.int() }), changed),
-  actOnSupply: route('POST', '/api/supplies/:id/ledger', stockRequest, changedSupply),
-  placeSupply: route('PUT', '/api/supplies/:id/place', z.object({ place: place.nullable() }), changedSupply),
-  addSupplies: route('POST', '/api/supplies/many', addMany, changed.extend({ ids: z.array(z.string()) })),
-  batchEdit: route('POST', '/api/supplies/batch', batchEdit, changed),
-  mergeSupplies: route('POST', '/api/supplies/merge', merge, changedSupply),
-  decideSupply: route('POST', '/api/supplies/:id/verdict', verdictBody, changedSupply),
-  listRecords: route('GET', '/api/records', nothing, z.object({ records: z.array(recordView) })),
-  addRecord: route('POST', '/api/records', newRecord, changedRecord),
-  editRecord: route('PUT', '/api/records/:id', editedRecord, changedRecord),
-  removeRecord: route('POST', '/api/records/:id/remove', z.object({ version: z.int() }), changed),
-  journal: route('GET', '/api/changes', nothing, z.object({ changes: z.array(journalLine) })),
+  getSupply: route(paths.getSupply, nothing, z.object({ supply: supplyView, ledger: z.array(ledgerView) })),
+  addSupply: route(paths.addSupply, newSupply, changedSupply),
+  editSupply: route(paths.editSupply, editedSupply, changedSupply),
+  removeSupply: route(paths.removeSupply, z.object({ version: z.int() }), changed),
+  actOnSupply: route(paths.actOnSupply, stockRequest, changedSupply),
+  placeSupply: route(paths.placeSupply, z.object({ place: place.nullable() }), changedSupply),
+  addSupplies: route(paths.addSupplies, addMany, changed.extend({ ids: z.array(z.string()) })),
+  batchEdit: route(paths.batchEdit, batchEdit, changed),
+  mergeSupplies: route(paths.mergeSupplies, merge, changedSupply),
+  decideSupply: route(paths.decideSupply, verdictBody, changedSupply),
+  listRecords: route(paths.listRecords, nothing, z.object({ records: z.array(recordView) })),
+  addRecord: route(paths.addRecord, newRecord, changedRecord),
+  editRecord: route(paths.editRecord, editedRecord, changedRecord),
+  removeRecord: route(paths.removeRecord, z.object({ version: z.int() }), changed),
+  journal: route(paths.journal, nothing, z.object({ changes: z.array(journalLine) })),
   colourNames: route(
-    'POST',
-    '/api/colour-names',
+    paths.colourNames,
     z.object({ query: z.string().max(60) }),
     z.object({ names: z.array(colourName) }),
   ),
-  readColour: route('POST', '/api/devices/reader', readerRequest, reading),
-  scannables: route('GET', '/api/devices/scanner', nothing, z.object({ things: z.array(scannable) })),
-  getWall: route('GET', '/api/wall', nothing, wallView),
-  addUnit: route('POST', '/api/units', newUnit, changed.extend({ unit: unitView })),
-  removeUnit: route('POST', '/api/units/:id/remove', z.object({ version: z.int() }), changed),
-  previewArrange: route('POST', '/api/arrange/preview', arrangeRequest, arrangePreview),
-  applyArrange: route('POST', '/api/arrange/apply', arrangeRequest.extend({ token: z.string() }), changed),
-  undoChange: route('POST', '/api/changes/:id/undo', z.object({}), changed),
-  previewImport: route('POST', '/api/imports/:id/preview', importChoices, importPreview),
-  commitImport: route('POST', '/api/imports/:id/commit', importCommit, importProgress),
-  importProgress: route('GET', '/api/imports/:id', nothing, importProgress),
-  cancelImport: route('DELETE', '/api/imports/:id', nothing, importProgress),
+  readColour: route(paths.readColour, readerRequest, reading),
+  scannables: route(paths.scannables, nothing, z.object({ things: z.array(scannable) })),
+  getWall: route(paths.getWall, nothing, wallView),
+  addUnit: route(paths.addUnit, newUnit, changed.extend({ unit: unitView })),
+  removeUnit: route(paths.removeUnit, z.object({ version: z.int() }), changed),
+  previewArrange: route(paths.previewArrange, arrangeRequest, arrangePreview),
+  applyArrange: route(paths.applyArrange, arrangeRequest.extend({ token: z.string() }), changed),
+  undoChange: route(paths.undoChange, z.object({}), changed),
+  previewImport: route(paths.previewImport, importChoices, importPreview),
+  commitImport: route(paths.commitImport, importCommit, importProgress),
+  importProgress: route(paths.importProgress, nothing, importProgress),
+  cancelImport: route(paths.cancelImport, nothing, importProgress),
 } as const;
 
 /** Routes whose body is a file; the client sends the bytes as they are. */

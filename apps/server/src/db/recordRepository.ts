@@ -1,5 +1,5 @@
 import { asc, eq, isNull } from 'drizzle-orm';
-import type { Readable, Tx } from './open';
+import { touch, type Readable, type Tx } from './open';
 import { records } from './schema';
 
 export type RecordRow = typeof records.$inferSelect;
@@ -16,6 +16,8 @@ export async function recordRow(db: Readable, id: string): Promise<RecordRow | u
 
 /** Writes a whole record, new or over the one with its id. */
 export async function putRecord(tx: Tx, row: RecordRow): Promise<void> {
+  // The list stands in the order of the preferences.
+  if (row.sort === 'preferences') touch(tx, 'all');
   const { id: _, ...set } = row;
   await tx.insert(records).values(row).onConflictDoUpdate({ target: records.id, set });
 }

@@ -1,4 +1,6 @@
-import type { SupplyView } from '@red-shelf/contract';
+import { DEFAULT_SCHEME, keyed, makeRainbowOrder } from '@red-shelf/core';
+import { orderName, PREFERENCES_ID, type SupplyView } from '@red-shelf/contract';
+import { recordRow } from '../db/recordRepository';
 import type { Store, Touched } from '../db/open';
 import { allSupplies, someSupplies } from '../db/supplyRepository';
 import { supplyToView } from './views';
@@ -39,11 +41,23 @@ export class StashList {
   /** The list as it is sent. */
   async asJson(): Promise<ListAnswer> {
     await this.refresh();
-    this.answer ??= {
-      json: `{"supplies":[${[...this.texts.values()].join(',')}]}`,
+    this.answer ??= await this.write();
+    return this.answer;
+  }
+
+  /** Writes the list in the person's own rainbow order, so that no screen has to sort it first. */
+  private async write(): Promise<ListAnswer> {
+    const kept = await recordRow(this.store.read, PREFERENCES_ID);
+    const body = kept?.removedAt === null && kept.body.sort === 'preferences' ? kept.body : DEFAULT_SCHEME;
+    const sorted = [...(this.views?.values() ?? [])]
+      .map((view) => keyed(view))
+      .sort(makeRainbowOrder(body))
+      .map(({ id }) => this.texts.get(id) ?? '');
+    const order = JSON.stringify(orderName(body.familyOrder, body.lightness));
+    return {
+      json: `{"order":${order},"supplies":[${sorted.join(',')}]}`,
       tag: `"${this.startedAt}-${this.revision}"`,
     };
-    return this.answer;
   }
 
   private readonly startedAt = Date.now().toString(36);

@@ -4,16 +4,20 @@ import {
   MOST_LIST_BYTES,
   MOST_PHOTO_BYTES,
   MOST_RANGE_BYTES,
+  paths,
   problem,
-  routes,
   type PhotoView,
   type Problem,
   type RangeReadingView,
   type Route,
+  type routes as contractRoutes,
   type UploadView,
 } from '@red-shelf/contract';
 import type { z } from 'zod';
 import { words } from '../copy/words';
+
+/** The contract's routes as a client needs them: where they are; the schemas stay with the types. */
+export const routes = paths as unknown as typeof contractRoutes;
 
 /** What the server refused, and why; `problem.title` is a sentence for people. */
 export class ApiError extends Error {
@@ -88,5 +92,3 @@ export const restoreDocument = (file: Blob): Promise<z.output<typeof fileRoutes.
   send(fileRoutes.restore.path, file, 'application/json', MOST_DOCUMENT_BYTES) as Promise<
     z.output<typeof fileRoutes.restore.answer>
   >;
-
-export { routes };

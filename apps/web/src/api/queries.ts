@@ -1,6 +1,7 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, type QueryClient } from '@tanstack/react-query';
 import { FAMILY_GROUPS } from '@red-shelf/core';
 import {
+  orderName,
   PREFERENCES_ID,
   type Preferences,
   type RecordView,
@@ -20,17 +21,44 @@ export const keys = {
   journal: ['journal'] as const,
 };
 
-const useSupplies = () =>
-  useQuery({ queryKey: keys.supplies, queryFn: async () => (await call(routes.listSupplies)).supplies });
+/** The order a list came in, by the list; a mended list is in none. */
+const orders = new WeakMap<readonly SupplyView[], string>();
 
-const useWall = () => useQuery({ queryKey: keys.wall, queryFn: () => call(routes.getWall) });
+const suppliesQuery = {
+  queryKey: keys.supplies,
+  queryFn: async (): Promise<readonly SupplyView[]> => {
+    const { supplies, order } = await call(routes.listSupplies);
+    orders.set(supplies, order);
+    return supplies;
+  },
+};
+const wallQuery = { queryKey: keys.wall, queryFn: () => call(routes.getWall) };
+const recordsQuery = {
+  queryKey: keys.records,
+  queryFn: async () => (await call(routes.listRecords)).records,
+};
+
+/** Asks for what nearly every screen needs. */
+export function fetchFirst(client: QueryClient): void {
+  void client.prefetchQuery(suppliesQuery);
+  void client.prefetchQuery(wallQuery);
+  void client.prefetchQuery(recordsQuery);
+}
+
+/** Whether a list came from the server in the person's own rainbow order already. */
+export const isInOrder = (
+  supplies: readonly SupplyView[],
+  { familyOrder, lightness }: Preferences,
+): boolean => orders.get(supplies) === orderName(familyOrder, lightness);
+
+const useSupplies = () => useQuery(suppliesQuery);
+const useWall = () => useQuery(wallQuery);
 
 export const useSupply = (id: string) =>
   useQuery({ queryKey: keys.supply(id), queryFn: () => call(routes.getSupply, { id }) });
 
 /** Kits, packs, ranges, sessions, preferences. */
-export const useRecords = () =>
-  useQuery({ queryKey: keys.records, queryFn: async () => (await call(routes.listRecords)).records });
+export const useRecords = () => useQuery(recordsQuery);
 
 /** Records of one sort, with their bodies of that sort. */
 export function recordsOf<S extends RecordView['body']['sort']>(

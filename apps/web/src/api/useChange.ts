@@ -32,11 +32,12 @@ function useRefresh(): (answer: { change: ChangeView; supply?: SupplyView }) => 
 
 /**
  * A mutation that says what happened and offers to undo it.
- * Refusals are said too, unless `quiet` says the caller shows them itself.
+ * Refusals are said too, unless `quiet` says the caller shows them itself; `silent` says nothing of success,
+ * for book-keeping that goes with a change that was said already.
  */
 export function useChange<Input, Answer extends { change: ChangeView; supply?: SupplyView }>(
   work: (input: Input) => Promise<Answer>,
-  { quiet = false }: { quiet?: boolean } = {},
+  { quiet = false, silent = false }: { quiet?: boolean; silent?: boolean } = {},
 ) {
   const say = useSay();
   const refresh = useRefresh();
@@ -54,7 +55,7 @@ export function useChange<Input, Answer extends { change: ChangeView; supply?: S
     onSuccess: async (answer) => {
       const { change } = answer;
       await refresh(answer);
-      say({ text: sayChange(change), undo: () => undo.mutate(change.id) });
+      if (!silent) say({ text: sayChange(change), undo: () => undo.mutate(change.id) });
     },
     onError: (error) => {
       if (!quiet) say({ text: error.message });

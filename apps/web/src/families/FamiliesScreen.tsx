@@ -125,7 +125,11 @@ export function FamiliesScreen() {
 }
 
 const styles = StyleSheet.create({
+  // Stays in sight while the families below are moved; the web knows this position, the types do not.
   strip: {
+    position: 'sticky' as 'relative',
+    top: 0,
+    zIndex: 1,
     flexDirection: 'row',
     height: 72,
     borderWidth: 1,

@@ -5,6 +5,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { useState, type ReactNode } from 'react';
 import { PaperProvider } from 'react-native-paper';
+import { fetchFirst } from '../api/queries';
 import { paperTheme } from '../theme/paper';
 import { colour } from '../theme/tokens';
 import { Icon, isIconName } from '../ui/Icon';
@@ -16,20 +17,24 @@ const paperSettings = {
     isIconName(name) ? <Icon name={name} size={size} tint={color ?? colour.text} /> : null,
 };
 
+/** The stash is asked for at once, while the screen that shows it is still on its way. */
+function startClient(): QueryClient {
+  const client = new QueryClient({
+    defaultOptions: { queries: { staleTime: 30_000, retry: 1 }, mutations: { retry: false } },
+  });
+  fetchFirst(client);
+  return client;
+}
+
 /** Everything around the screens: fonts, theme, server state, messages, places. */
 export function Frame({ children }: { readonly children: ReactNode }) {
-  const [client] = useState(
-    () =>
-      new QueryClient({
-        defaultOptions: { queries: { staleTime: 30_000, retry: 1 }, mutations: { retry: false } },
-      }),
-  );
-  const [ready, failed] = useFonts({
+  const [client] = useState(startClient);
+  // The screens do not wait for the fonts: they ship with the app and are there a blink later.
+  useFonts({
     AtkinsonHyperlegibleNext_400Regular,
     AtkinsonHyperlegibleNext_700Bold,
     BarlowCondensed_600SemiBold,
   });
-  if (!ready && !failed) return null;
   return (
     <QueryClientProvider client={client}>
       <PaperProvider theme={paperTheme} settings={paperSettings}>

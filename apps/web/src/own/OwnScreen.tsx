@@ -74,21 +74,10 @@ export function OwnScreen() {
       )}
       {tool === 'scan' && <Scanner onScan={ask} />}
       {hex.ok && (
-        <>
-          <View style={styles.asked}>
-            <Swatch hex={hex.hex} group={groupOf(familyOf(hex.hex).family)} size={56} />
-            <Txt>Looking for {hex.hex}</Txt>
-          </View>
-          <Choice label="Compare with" options={[ANY, ...MADE]} value={made} onChange={setMade} />
-          {made !== ANY && (
-            <Choice
-              label="On"
-              options={GROUNDS}
-              value={ground}
-              onChange={(next) => setGround(next as Ground)}
-            />
-          )}
-        </>
+        <View style={styles.asked}>
+          <Swatch hex={hex.hex} group={groupOf(familyOf(hex.hex).family)} size={56} />
+          <Txt>Looking for {hex.hex}</Txt>
+        </View>
       )}
       {!barcode.ok && barcode.code === 'misread' && (
         <Note sort="attention">The last digit does not fit: the barcode was misread. Scan it again.</Note>
@@ -102,6 +91,19 @@ export function OwnScreen() {
           units={stash.wall.units}
         />
       ))}
+      {hex.ok && (
+        <View style={styles.manner}>
+          <Choice label="Compare with" options={[ANY, ...MADE]} value={made} onChange={setMade} />
+          {made !== ANY && (
+            <Choice
+              label="On"
+              options={GROUNDS}
+              value={ground}
+              onChange={(next) => setGround(next as Ground)}
+            />
+          )}
+        </View>
+      )}
     </Page>
   );
 }
@@ -192,6 +194,7 @@ function Answer({ answer, wanted, units }: AnswerProps) {
 
 const styles = StyleSheet.create({
   tools: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+  manner: { gap: space.s },
   asked: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
   verdict: { fontSize: 34 },
   answer: {

@@ -103,8 +103,14 @@ function Pile({ session }: { readonly session: PileSession }) {
   const keep = useChange((next: SessionBody) =>
     call(routes.editRecord, { id: session.id, body: { version: session.version, body: next } }),
   );
+  // The thing added was said already; that the pile remembers it needs no words.
+  const remembering = useChange(
+    (next: SessionBody) =>
+      call(routes.editRecord, { id: session.id, body: { version: session.version, body: next } }),
+    { silent: true },
+  );
   const note = async (ids: readonly string[]): Promise<void> => {
-    await keep.mutateAsync({
+    await remembering.mutateAsync({
       ...body,
       done: [...body.done, ...ids.map((supplyId) => ({ supplyId, verdict: null }))],
     });

@@ -172,15 +172,15 @@ function Pile({
           </View>
           <View style={styles.verdicts}>
             {VERDICTS.map((verdict, i) => (
-              <Button
-                key={verdict}
-                label={SAY[verdict]}
-                says={`${SAY[verdict]} (${i + 1})`}
-                main={verdict === 'keep'}
-                grow
-                disabled={decide.isPending}
-                onPress={() => say(verdict)}
-              />
+              <View key={verdict} style={styles.verdict}>
+                <Button
+                  label={SAY[verdict]}
+                  says={`${SAY[verdict]} (${i + 1})`}
+                  main={verdict === 'keep'}
+                  disabled={decide.isPending}
+                  onPress={() => say(verdict)}
+                />
+              </View>
             ))}
           </View>
           <Button label="Later" onPress={() => setSkipped(new Set([...skipped, next.item.id]))} />
@@ -228,5 +228,6 @@ const styles = StyleSheet.create({
   },
   swatch: { height: 120, borderRadius: radius.s, borderWidth: 1, borderColor: colour.hairline },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+  verdict: { flexBasis: '45%', flexGrow: 1 },
   verdicts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
 });

@@ -15,6 +15,7 @@ import { Button } from '../ui/Button';
 import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
+import { Txt } from '../ui/Txt';
 import { AMOUNT_LABEL, readAmount } from './amount';
 import { DoubleHint } from './DoubleHint';
 import { forget, remember, remembered } from './draft';
@@ -80,11 +81,6 @@ function AddForm({ start }: { readonly start: SupplyForm }) {
   };
   return (
     <Page title="Add to the stash" narrow>
-      <View style={styles.acts}>
-        <Button label="A whole pile" onPress={() => router.push('/stash/pile')} />
-        <Button label="A maker’s range" onPress={() => router.push('/stash/ranges')} />
-        <Button label="A mixed pack" onPress={() => router.push('/stash/pack')} />
-      </View>
       <SupplyFields
         control={form.control}
         setValue={form.setValue}
@@ -110,6 +106,12 @@ function AddForm({ start }: { readonly start: SupplyForm }) {
           busy={add.isPending}
           onPress={() => submit((_, id) => router.replace({ pathname: '/stash', params: { supply: id } }))}
         />
+      </View>
+      <Txt look="quiet">Much to enter? There are quicker ways:</Txt>
+      <View style={styles.acts}>
+        <Button label="A whole pile" onPress={() => router.push('/stash/pile')} />
+        <Button label="A maker’s range" onPress={() => router.push('/stash/ranges')} />
+        <Button label="A mixed pack" onPress={() => router.push('/stash/pack')} />
       </View>
     </Page>
   );

@@ -108,7 +108,7 @@ export function StashScreen() {
               />
             ))}
           </ScrollView>
-          <View style={styles.tools}>
+          <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.kinds}>
             <Button label="Do I own it?" main onPress={() => router.push('/stash/own')} />
             <Button
               label={on > 0 ? `Filters (${on})` : 'Filters'}
@@ -119,7 +119,7 @@ export function StashScreen() {
               onPress={() => router.setParams({ view: tiles ? '' : 'swatches' })}
             />
             <Button label="More" onPress={() => setFolded({ filters: true, menu: !folded.menu })} />
-          </View>
+          </ScrollView>
           {!folded.filters && <FilterBar filters={filters} supplies={stash.supplies} onChange={narrow} />}
           {!folded.menu && (
             <StashMenu
@@ -201,7 +201,6 @@ const styles = StyleSheet.create({
   list: { flex: 1, minWidth: 0, backgroundColor: colour.ground },
   top: { padding: space.m, paddingTop: 14, paddingBottom: space.s, gap: 10 },
   kinds: { gap: space.s },
-  tools: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   rows: { flex: 1, minHeight: 0 },
   foot: { paddingBottom: 84 },
   family: {

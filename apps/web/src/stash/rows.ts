@@ -1,5 +1,6 @@
 import { FAMILY_GROUPS, keyed, makeRainbowOrder, type FamilyGroup } from '@red-shelf/core';
 import type { Preferences, SupplyView } from '@red-shelf/contract';
+import { isInOrder } from '../api/queries';
 
 /** A line of the stash list: a family's header, or a supply under it. */
 export type StashRow =
@@ -13,7 +14,8 @@ export type StashRow =
   | { readonly sort: 'supply'; readonly supply: SupplyView };
 
 /** Supplies in the person's own rainbow order. */
-export function inRainbow(supplies: readonly SupplyView[], preferences: Preferences): SupplyView[] {
+export function inRainbow(supplies: readonly SupplyView[], preferences: Preferences): readonly SupplyView[] {
+  if (isInOrder(supplies, preferences)) return supplies;
   const order = makeRainbowOrder(preferences);
   return supplies
     .map((supply) => keyed(supply))

@@ -3,7 +3,10 @@ import { router } from 'expo-router';
 import { AddScreen } from '../stash/AddScreen';
 import { change, fakeServer, show, supply } from './harness';
 
-jest.mock('expo-router', () => ({ router: { push: jest.fn(), replace: jest.fn() } }));
+jest.mock('expo-router', () => ({
+  router: { push: jest.fn(), replace: jest.fn() },
+  useLocalSearchParams: () => ({}),
+}));
 
 const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
 const pick = (name: string) => fireEvent.click(screen.getByRole('radio', { name }));
@@ -44,7 +47,7 @@ test('the family is said as the colour is typed, and the finish outranks it', ()
   show(<AddScreen />);
   type('Colour', '#b3262b');
   expect(screen.getByText(/^red, \d+% sure/)).toBeTruthy();
-  press('Finish, family, note');
+  press('More questions: finish, family, standing, measures, note');
   fireEvent.click(screen.getAllByRole('radio', { name: 'metallic' })[0]!);
   expect(screen.getByText(/^metallic, 100% sure/)).toBeTruthy();
 });

@@ -17,7 +17,12 @@ test('numbers agree with their words', () => {
 test.each<[ChangeView['kind'], string]>([
   ['add', 'Fern added.'],
   ['edit', 'Fern changed.'],
-  ['remove', 'Fern removed.'],
+  ['remove', '2 supplies removed.'],
+  ['batch', '2 supplies changed.'],
+  ['merge', 'Fern: two records are one now.'],
+  ['pack', 'Fern: 2 lots added.'],
+  ['record', 'Fern: kept.'],
+  ['verdict', 'Fern: decided.'],
   ['act', 'Fern: noted.'],
   ['place', 'Fern moved.'],
   ['arrange', 'Fern arranged: 2 moves.'],

@@ -30,7 +30,7 @@ test('it says what the thing is, where it lives, what is left and what has happe
   expect(await screen.findByRole('heading', { name: 'Marsh Lantern' })).toBeTruthy();
   for (const text of [
     'B2·02',
-    'full pad · Hollin & Quay · Towpath 418',
+    'full pad · Hollin & Quay · Towpath 418 · no. 42',
     '3 May 2026 · used once',
     '1 May 2026 · counted full',
   ])
@@ -138,7 +138,7 @@ test('a field the server refuses says so under it', async () => {
   });
   await screen.findByRole('heading', { name: 'Marsh Lantern' });
   press('Edit');
-  type('Colour', 'greenish');
+  type('Colour', 'teal');
   press('Save');
   expect(await screen.findByText(/⚠ That is not a colour/)).toBeTruthy();
 });

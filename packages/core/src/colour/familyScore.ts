@@ -25,32 +25,56 @@ export function feature(lab: Lab): { x: number; y: number; z: number } {
 /** Votes this far below the strongest (as logarithms) weigh nothing. */
 const NEGLIGIBLE = -30;
 
+/** Prototypes laid out for the loop below, which runs for every colour of a stash. */
+interface Table {
+  readonly families: readonly Family[];
+  /** For each prototype: x, y, z, logarithm of its weight, number of its family. */
+  readonly rows: Float64Array;
+}
+const WIDTH = 5;
+const tables = new WeakMap<readonly Prototype[], Table>();
+
+function tableOf(prototypes: readonly Prototype[]): Table {
+  const known = tables.get(prototypes);
+  if (known) return known;
+  const families = [...new Set(prototypes.map(([family]) => family))];
+  const rows = Float64Array.from(
+    prototypes.flatMap(([family, x, y, z, weight]) => [x, y, z, Math.log(weight), families.indexOf(family)]),
+  );
+  const table = { families, rows };
+  tables.set(prototypes, table);
+  return table;
+}
+
 /**
  * Kernel vote (Parzen, Ann. Math. Stat. 33, 1962) of the prototypes around a colour,
  * best family first. Far from every prototype the nearest one decides.
  */
 export function scoreFamilies(lab: Lab, prototypes: readonly Prototype[]): readonly FamilyScore[] {
+  const { families, rows } = tableOf(prototypes);
   const at = feature(lab);
-  // A plain loop: this runs for every colour of a stash, eight hundred prototypes each.
-  const logs = new Float64Array(prototypes.length);
+  const logs = new Float64Array(rows.length / WIDTH);
+  const scale = 1 / (2 * SIGMA * SIGMA);
   let highest = -Infinity;
-  let i = 0;
-  for (const [, x, y, z, weight] of prototypes) {
-    const squared = (at.x - x) * (at.x - x) + (at.y - y) * (at.y - y) + (at.z - z) * (at.z - z);
-    const log = Math.log(weight) - squared / (2 * SIGMA * SIGMA);
-    logs[i++] = log;
+  for (let i = 0, k = 0; i < rows.length; i += WIDTH, k++) {
+    const dx = at.x - (rows[i] ?? 0);
+    const dy = at.y - (rows[i + 1] ?? 0);
+    const dz = at.z - (rows[i + 2] ?? 0);
+    const log = (rows[i + 3] ?? 0) - (dx * dx + dy * dy + dz * dz) * scale;
+    logs[k] = log;
     if (log > highest) highest = log;
   }
-  const votes = new Map<Family, number>();
+  const votes = new Float64Array(families.length);
   let total = 0;
-  i = 0;
-  for (const [family] of prototypes) {
-    const log = (logs[i++] ?? NEGLIGIBLE) - highest;
-    const vote = log > NEGLIGIBLE ? Math.exp(log) : 0;
+  for (let k = 0; k < logs.length; k++) {
+    const log = (logs[k] ?? NEGLIGIBLE) - highest;
+    if (log <= NEGLIGIBLE) continue;
+    const vote = Math.exp(log);
+    const family = rows[k * WIDTH + 4] ?? 0;
+    votes[family] = (votes[family] ?? 0) + vote;
     total += vote;
-    votes.set(family, (votes.get(family) ?? 0) + vote);
   }
-  return [...votes]
-    .map(([family, vote]) => ({ family, share: vote / total }))
+  return families
+    .map((family, i) => ({ family, share: (votes[i] ?? 0) / total }))
     .sort((p, q) => q.share - p.share || (p.family < q.family ? -1 : 1));
 }

@@ -1,4 +1,4 @@
-import { converter, differenceCiede2000, formatHex } from 'culori';
+import { converter, differenceCiede2000, formatHex, type Rgb } from 'culori';
 import { NotAColourError } from './parse';
 
 /** CIELAB relative to the D65 white point: l 0–100, a and b unbounded, about ±128. */
@@ -15,11 +15,18 @@ const difference = differenceCiede2000();
 const remembered = new Map<string, Lab>();
 const REMEMBER_AT_MOST = 20_000;
 
+const SIX = /^#[0-9a-f]{6}$/i;
+/** The usual way to write a colour, read without trying every other one: ten thousand are read at once. */
+function fromSix(hex: string): Rgb {
+  const n = Number.parseInt(hex.slice(1), 16);
+  return { mode: 'rgb', r: (n >> 16) / 255, g: ((n >> 8) & 255) / 255, b: (n & 255) / 255 };
+}
+
 /** CIELAB (D65) of an sRGB hex. Throws NotAColourError when `hex` is not a colour. */
 export function labOf(hex: string): Lab {
   const known = remembered.get(hex);
   if (known) return known;
-  const lab = toLab65(hex);
+  const lab = toLab65(SIX.test(hex) ? fromSix(hex) : hex);
   if (!lab) throw new NotAColourError(hex);
   const value: Lab = { l: lab.l, a: lab.a, b: lab.b };
   if (remembered.size >= REMEMBER_AT_MOST) remembered.clear();

@@ -1,5 +1,4 @@
-import { z } from 'zod';
-import { PAPER_BASES } from '../measure/paperWeight';
+import type { PaperWeight } from '../measure/paperWeight';
 
 /** What a kind wants to know beyond name, colour and count, as data; forms and checks are made from it. */
 interface Common {
@@ -30,42 +29,8 @@ interface Paper extends Common {
 }
 export type AttributeDefinition = Choice | Measure | Plain | Paper;
 
-const paperWeight = z.object({
-  cgsm: z.int().min(0).max(200_000),
-  basis: z.enum(PAPER_BASES).nullable(),
-});
-export type AttributeValue = string | number | boolean | z.infer<typeof paperWeight>;
+export type AttributeValue = string | number | boolean | PaperWeight;
 export type Attributes = Readonly<Record<string, AttributeValue>>;
-
-const MOST_TEXT = 200;
-const whole = (name: string) =>
-  z
-    .number({ error: `${name} must be a number.` })
-    .int(`${name} must be a whole number.`)
-    .min(0, `${name} cannot be less than nothing.`)
-    .max(1e12, `${name} is more than can be; check the number.`);
-
-function valueSchema(attribute: AttributeDefinition): z.ZodType<AttributeValue> {
-  const { name } = attribute;
-  switch (attribute.type) {
-    case 'choice':
-      return z.enum([...attribute.options] as [string, ...string[]], {
-        error: `${name} must be one of ${attribute.options.join(', ')}.`,
-      });
-    case 'text':
-      return z.string().trim().max(MOST_TEXT, `${name} may have at most ${MOST_TEXT} characters.`);
-    case 'flag':
-      return z.boolean({ error: `${name} must be yes or no.` });
-    case 'paper':
-      return paperWeight;
-    default:
-      return whole(name);
-  }
-}
-
-/** The schema of a kind's attributes: all optional, nothing that the kind does not know. */
-export const attributesSchema = (attributes: readonly AttributeDefinition[]) =>
-  z.strictObject(Object.fromEntries(attributes.map((each) => [each.id, valueSchema(each).optional()])));
 
 const choice = (
   id: string,

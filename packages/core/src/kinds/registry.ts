@@ -1,6 +1,6 @@
 import { cardstock, cardstockForms } from './cardstock';
 import { companion, companionForms } from './companion';
-import { attributesSchema, type AttributeDefinition } from './attributes';
+import type { AttributeDefinition } from './attributes';
 import type { FormDefinition, Kind, KindDefinition } from './definition';
 import { ink, inkForms } from './ink';
 import { marker, markerForms } from './marker';
@@ -51,7 +51,3 @@ export function formOf(kind: Kind, formId: string): FormDefinition {
 /** The questions a form is asked beyond name, colour and count. */
 export const attributesOf = (kind: Kind, formId: string): readonly AttributeDefinition[] =>
   KIND_DEFINITIONS[kind].attributes.filter(({ forms }) => !forms || forms.includes(formId));
-
-/** Checks a form's own attributes; made from the same data as its questions. */
-export const attributesSchemaOf = (kind: Kind, formId: string) =>
-  attributesSchema(attributesOf(kind, formId));

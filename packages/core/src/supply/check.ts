@@ -1,5 +1,5 @@
 import type { Kind } from '../kinds/definition';
-import { attributesSchemaOf } from '../kinds/registry';
+import { attributesSchemaOf } from '../kinds/attributeSchema';
 import type { Facts } from './facts';
 
 /** What is wrong with facts that are each right alone: a path into them, and a sentence. */

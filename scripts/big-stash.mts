@@ -1,0 +1,172 @@
+/**
+ * Makes a stash of 10,000 supplies and prints what a person feels of its size, in headless Chromium on this machine:
+ * the first screen, search while typing, scrolling, memory. Needs the app built (npm run demo builds it).
+ *   npx tsx scripts/big-stash.mts [how many]
+ */
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import { openStore } from '../apps/server/src/db/open.ts';
+import { systemPorts } from '../apps/server/src/services/ports.ts';
+import { restoreDocument } from '../apps/server/src/services/restore.ts';
+import { startServer } from '../apps/server/src/test/startServer.ts';
+import { bigRoom } from './big/room.mts';
+
+const COUNT = Number(process.argv[2] ?? 10_000);
+const RUNS = 5;
+const median = (values: number[]): number =>
+  [...values].sort((p, q) => p - q)[Math.floor(values.length / 2)] ?? NaN;
+const say = (values: number[]): string =>
+  `${median(values).toFixed(0)} ms median of ${values.length} (slowest ${Math.max(...values).toFixed(0)} ms)`;
+
+const folder = mkdtempSync(join(tmpdir(), 'red-shelf-big-'));
+const db = join(folder, 'stash.db');
+const store = await openStore(db, 'apps/server/drizzle');
+const filling = performance.now();
+await restoreDocument({ store, ports: systemPorts }, bigRoom(COUNT));
+console.log(`${COUNT} supplies brought in by a document in ${(performance.now() - filling).toFixed(0)} ms`);
+store.close();
+
+const { process: server, url } = await startServer(['apps/server/dist/main.js'], { cwd: process.cwd(), db });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--enable-precise-memory-info',
+  ],
+});
+
+/** From asking for the page to the first supply standing on it. */
+async function firstScreen(size: { width: number; height: number }): Promise<number> {
+  const context = await browser.newContext({ viewport: size });
+  const page = await context.newPage();
+  const start = performance.now();
+  await page.goto(`${url}/stash`, { waitUntil: 'commit' });
+  await page
+    .getByText(/^Thing \d/)
+    .first()
+    .waitFor();
+  const took = performance.now() - start;
+  await context.close();
+  return took;
+}
+
+/** From the key that completes a query to the list showing what it found; measured in the page, to the frame. */
+async function typing(page: Page, query: string): Promise<number> {
+  const field = page.getByLabel('Colour, name, code or place');
+  await field.fill('');
+  await page.waitForTimeout(400);
+  await page.evaluate(() => {
+    const list = document.querySelector('[role=main]');
+    const state = window as unknown as { typed: number; shown: number };
+    state.typed = 0;
+    state.shown = 0;
+    addEventListener('input', () => (state.typed = performance.now()), { once: true, capture: true });
+    const watch = new MutationObserver(() => {
+      if (state.typed) requestAnimationFrame(() => (state.shown = performance.now()));
+    });
+    if (list) watch.observe(list, { childList: true, subtree: true, characterData: true });
+  });
+  await field.fill(query);
+  await page.waitForTimeout(700);
+  return page.evaluate(() => {
+    const state = window as unknown as { typed: number; shown: number };
+    return state.shown - state.typed;
+  });
+}
+
+/** Scrolls for a while; answers frames, frames in which the middle of the list was blank, and the longest run of them. */
+async function scrolling(page: Page): Promise<{ frames: number; blank: number; longest: number }> {
+  return page.evaluate(async () => {
+    const rows = [...document.querySelectorAll<HTMLElement>('[role=main] *')].filter(
+      (each) => each.scrollHeight > each.clientHeight * 4 && getComputedStyle(each).overflowY !== 'visible',
+    );
+    const list = rows.sort((p, q) => q.scrollHeight - p.scrollHeight)[0];
+    if (!list) throw new Error('no list to scroll');
+    const box = list.getBoundingClientRect();
+    let [frames, blank, longest, run] = [0, 0, 0, 0];
+    for (let i = 0; i < 240; i++) {
+      list.scrollTop += 220;
+      await new Promise(requestAnimationFrame);
+      frames++;
+      const at = [0.25, 0.5, 0.75].map((share) =>
+        document.elementFromPoint(box.left + 60, box.top + box.height * share),
+      );
+      const empty =
+        at.some((each) => !each || !each.closest('[role=button], h2, [role=heading]')) &&
+        at.filter((each) => each?.textContent?.trim()).length < 3;
+      run = empty ? run + 1 : 0;
+      if (empty) blank++;
+      longest = Math.max(longest, run);
+    }
+    return { frames, blank, longest };
+  });
+}
+
+const firstPhone: number[] = [];
+const firstWide: number[] = [];
+for (let run = 0; run < RUNS; run++) {
+  firstPhone.push(await firstScreen({ width: 390, height: 844 }));
+  firstWide.push(await firstScreen({ width: 1280, height: 800 }));
+}
+console.log(`first screen, phone: ${say(firstPhone)}`);
+console.log(`first screen, wide: ${say(firstWide)}`);
+
+const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+await page.goto(`${url}/stash`);
+await page
+  .getByText(/^Thing \d/)
+  .first()
+  .waitFor();
+const QUERIES = [
+  'pale green ribbon',
+  'wide red satin',
+  'unplaced inks',
+  'thing 4321',
+  '#4c9a52',
+  'dark teal marker',
+  'grean card',
+  'osselwick',
+  'low',
+  'thing 77',
+];
+const times: number[] = [];
+for (const query of QUERIES) {
+  const took = await typing(page, query);
+  console.log(`  “${query}”: ${took.toFixed(0)} ms`);
+  times.push(took);
+}
+console.log(`search after the last key: ${say(times)}`);
+await page.getByLabel('Colour, name, code or place').fill('');
+await page.waitForTimeout(600);
+
+const client = await page.context().newCDPSession(page);
+await client.send('Performance.enable');
+async function memory(): Promise<{ heap: number; nodes: number }> {
+  await client.send('HeapProfiler.collectGarbage');
+  const { metrics } = await client.send('Performance.getMetrics');
+  const read = (name: string) => metrics.find((metric) => metric.name === name)?.value ?? 0;
+  return { heap: read('JSHeapUsedSize') / 1e6, nodes: read('Nodes') };
+}
+await scrolling(page);
+const before = await memory();
+const passes = [];
+for (let pass = 0; pass < 4; pass++) passes.push(await scrolling(page));
+const after = await memory();
+for (const { frames, blank, longest } of passes)
+  console.log(
+    `scrolling 220 px a frame: ${blank} of ${frames} frames had a blank row, at most ${longest} in a row`,
+  );
+console.log(
+  `memory: ${before.heap.toFixed(1)} → ${after.heap.toFixed(1)} MB of heap, ${before.nodes} → ${after.nodes} nodes after ${passes.length * 240} frames of scrolling`,
+);
+await browser.close();
+server.kill('SIGTERM');
+rmSync(folder, { recursive: true, force: true });
