@@ -1,7 +1,7 @@
 import { FAMILY_GROUP_INFO, KIND_DEFINITIONS, KINDS } from '@red-shelf/core';
 import { FlashList } from '@shopify/flash-list';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View, type TextInput } from 'react-native';
 import { usePreferences, useStash } from '../api/queries';
 import { addressOf } from '../copy/supply';
@@ -28,6 +28,7 @@ import { SwatchTile } from './SwatchWall';
 
 const TILES_PHONE = 4;
 const TILES_WIDE = 8;
+const ADDRESS_AFTER_MS = 500;
 
 /** Every supply in rainbow order, or what a search found; the chosen one beside the list, or over it on a phone. */
 export function StashScreen() {
@@ -53,10 +54,12 @@ export function StashScreen() {
   );
   const rows = useMemo(() => (found || tiles ? foundRows(shown) : familyRows(shown)), [found, shown, tiles]);
   const narrow = (next: Filters) => router.setParams(paramsOf({ ...next, query }));
-  const search = (text: string) => {
-    setQuery(text);
-    router.setParams({ q: text });
-  };
+  // The address follows when the typing pauses: it need not be rewritten for every key.
+  useEffect(() => {
+    if (query === filters.query) return undefined;
+    const timer = setTimeout(() => router.setParams({ q: query }), ADDRESS_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [query, filters.query]);
   const open = useCallback((id: string) => router.setParams({ supply: id, act: '' }), []);
   const pick = useCallback(
     (id: string) =>
@@ -90,7 +93,7 @@ export function StashScreen() {
                 : `${shown.length.toLocaleString('en')} of ${many(stash.supplies.length, 'supply', 'supplies')}`
             }
           />
-          <SearchField ref={field} value={query} onChange={search} />
+          <SearchField ref={field} value={query} onChange={setQuery} />
           <ScrollView
             horizontal
             showsHorizontalScrollIndicator={false}

@@ -1,6 +1,6 @@
 import { slotCount } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
-import { useDeferredValue, useMemo } from 'react';
+import { useDeferredValue, useEffect, useMemo } from 'react';
 import type { Stash } from '../api/queries';
 import { makeSearch } from '../stash/search';
 
@@ -21,6 +21,8 @@ export function useSlots(stash: Stash | undefined): ReadonlyMap<string, (SupplyV
   }, [stash]);
 }
 
+const READY_AFTER_MS = 800;
+
 /** Supplies a query finds, best first; undefined when nothing is searched for. */
 export function useFound(stash: Stash | undefined, query: string): readonly SupplyView[] | undefined {
   const wanted = useDeferredValue(query.trim());
@@ -29,5 +31,10 @@ export function useFound(stash: Stash | undefined, query: string): readonly Supp
     let made: ReturnType<typeof makeSearch> | undefined;
     return (text: string) => stash && (made ??= makeSearch(stash.supplies, stash.wall.units)).find(text);
   }, [stash]);
+  // A moment after the screen stands, so that the first key finds it ready too.
+  useEffect(() => {
+    const timer = setTimeout(() => search('a'), READY_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [search]);
   return useMemo(() => (wanted === '' ? undefined : search(wanted)), [search, wanted]);
 }

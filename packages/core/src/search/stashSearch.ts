@@ -1,5 +1,5 @@
 import { parseColour } from '../colour/parse';
-import { ciede2000, labOf } from '../colour/lab';
+import { ciede2000, labOf, type Lab } from '../colour/lab';
 import { FACETS } from './facets';
 import { fold } from './fold';
 import type { Searchable } from './subject';
@@ -11,6 +11,8 @@ type Rating<T> = (thing: Searchable<T>) => number;
 const SCORE = { code: 100, name: 90, nameStart: 60, nameWord: 40, facet: 30, text: 10, slip: 4 } as const;
 /** A hex finds what lies within a plainly visible but small distance. */
 const NEAR_DELTA_E = 10;
+/** In vivid colours ten CIEDE2000 can be some forty plain CIELAB units. */
+const FAR_IN_LAB = 60;
 const FILLERS = new Set([
   'a',
   'an',
@@ -44,11 +46,15 @@ function byText<T>(word: string): Rating<T> {
   };
 }
 
+/** CIEDE2000, or infinity for colours so far apart in CIELAB that it need not be worked out. */
+const nearness = (a: Lab, b: Lab): number =>
+  Math.hypot(a.l - b.l, a.a - b.a, a.b - b.b) > FAR_IN_LAB ? Infinity : ciede2000(a, b);
+
 function byHex<T>(hex: string): Rating<T> {
   const wanted = labOf(hex);
   return ({ subject }) => {
     const all = [subject.hex, ...(subject.facts.otherHexes ?? [])];
-    const nearest = Math.min(...all.map((each) => ciede2000(wanted, labOf(each))));
+    const nearest = Math.min(...all.map((each) => nearness(wanted, labOf(each))));
     return nearest > NEAR_DELTA_E ? 0 : SCORE.code * (1 - nearest / (NEAR_DELTA_E * 1.01));
   };
 }
