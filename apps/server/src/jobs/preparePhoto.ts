@@ -18,13 +18,14 @@ export async function preparePhoto(bytes: Buffer): Promise<PreparedPhoto> {
   const longest = Math.max(image.width, image.height);
   if (longest > LONGEST) image.scale(LONGEST / longest);
   // Transparent parts of a PNG become white paper.
-  const onWhite = new Jimp({ width: image.width, height: image.height, color: 0xffffffff }).composite(image);
-  const thumb = onWhite.clone();
+  const upright = new Jimp({ width: image.width, height: image.height, color: 0xffffffff });
+  upright.composite(image);
+  const thumb = upright.clone();
   thumb.scale(Math.min(1, THUMB / Math.max(thumb.width, thumb.height)));
   return {
-    full: await onWhite.getBuffer(JimpMime.jpeg, { quality: QUALITY }),
+    full: await upright.getBuffer(JimpMime.jpeg, { quality: QUALITY }),
     thumb: await thumb.getBuffer(JimpMime.jpeg, { quality: QUALITY }),
-    width: onWhite.width,
-    height: onWhite.height,
+    width: upright.width,
+    height: upright.height,
   };
 }

@@ -6,7 +6,7 @@ import {
   type RecordView,
   type SessionBody,
 } from '@red-shelf/contract';
-import { putRecord, recordRow, standingRecords, type RecordRow } from '../db/recordRepository';
+import { recordRow, standingRecords, type RecordRow } from '../db/recordRepository';
 import { supplyRecords } from '../db/supplyRepository';
 import type { Tx } from '../db/open';
 import { notFound, Refusal } from '../http/problem';

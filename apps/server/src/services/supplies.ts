@@ -5,7 +5,6 @@ import {
   PARTS,
   sparse,
   type StockRefusal,
-  type StockRequest,
   type FormDefinition,
 } from '@red-shelf/core';
 import type {
@@ -157,7 +156,7 @@ export async function actOnSupply(
   return store.write(async (tx) => {
     const { supply, stock } = await mustFind(tx, id);
     const form = formOf(supply.kind, supply.form);
-    refuseStock(checkStockRequest(request as StockRequest, stock ?? { items: 0, left: 0 }, form), form);
+    refuseStock(checkStockRequest(request, stock ?? { items: 0, left: 0 }, form), form);
     const recorder = new Recorder(tx, ports);
     const { act, ...amounts } = request;
     await recorder.appendLedger([entry(ports.newId(), id, ports.now(), act, amounts)], [supply]);

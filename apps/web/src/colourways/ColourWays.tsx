@@ -1,4 +1,3 @@
-import type { TAKEN } from '@red-shelf/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { colour, radius, space } from '../theme/tokens';
@@ -6,17 +5,9 @@ import { Chip } from '../ui/Chip';
 import { NameWay } from './NameWay';
 import { PhotoWay } from './PhotoWay';
 import { ReaderWay } from './ReaderWay';
+import type { TakenColour } from './taken';
 import { WheelWay } from './WheelWay';
 
-/** A colour taken in one of the ways, and how. */
-export interface TakenColour {
-  readonly hex: string;
-  readonly taken: (typeof TAKEN)[number];
-  /** Mean CIEDE2000 of what was averaged. */
-  readonly spread?: number;
-  /** Other colours of a patterned thing. */
-  readonly others?: readonly string[];
-}
 const WAYS = ['Name', 'Wheel', 'Photo', 'Reader'] as const;
 export type Way = (typeof WAYS)[number];
 

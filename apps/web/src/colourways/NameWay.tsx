@@ -5,7 +5,7 @@ import { call, routes } from '../api/client';
 import { colour, radius, space, TOUCH } from '../theme/tokens';
 import { Input } from '../ui/Input';
 import { Txt } from '../ui/Txt';
-import type { TakenColour } from './ColourWays';
+import type { TakenColour } from './taken';
 
 /** Colour names people use, suggested as one types. */
 export function NameWay({ onTake }: { readonly onTake: (colour: TakenColour) => void }) {

@@ -14,7 +14,7 @@ import { colour, radius, space, TOUCH } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
-import type { TakenColour } from './ColourWays';
+import type { TakenColour } from './taken';
 import { askPhoto } from './photoWork';
 import { PictureView } from './PictureView';
 import { choosePicture } from './choosePicture';

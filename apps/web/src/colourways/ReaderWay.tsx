@@ -8,7 +8,7 @@ import { colour, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
-import type { TakenColour } from './ColourWays';
+import type { TakenColour } from './taken';
 
 /** Readings that make one colour. */
 const READINGS = 3;

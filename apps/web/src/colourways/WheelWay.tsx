@@ -5,7 +5,7 @@ import Svg, { Circle, Path } from 'react-native-svg';
 import { colour, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Txt } from '../ui/Txt';
-import type { TakenColour } from './ColourWays';
+import type { TakenColour } from './taken';
 import { Slider } from './Slider';
 
 const HUES = 24;

@@ -1,6 +1,5 @@
 import {
   attributesOf,
-  familyOf,
   fittingAttributes,
   KIND_DEFINITIONS,
   type Facts,
@@ -94,4 +93,3 @@ export function readForm(
 
 /** Below this the app asks instead of deciding. */
 export const SURE = 0.55;
-export const needsAsking = (hex: string, finish: Finish): boolean => familyOf(hex, finish).confidence < SURE;

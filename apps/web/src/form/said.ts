@@ -47,9 +47,10 @@ function readSize(text: string, units: Units): Read<NonNullable<Facts['size']>> 
     readMeasure(/[a-z"″]/i.test(part) ? part : `${part} ${unit}`, 'length', units),
   );
   const [width, height, depth] = read.map((each) =>
-    each.ok && typeof each.value === 'number' ? each.value : null,
+    each.ok && typeof each.value === 'number' ? each.value : undefined,
   );
-  if (parts.length !== 3 || width == null || height == null || depth == null) return { ok: false, message };
+  if (parts.length !== 3 || width === undefined || height === undefined || depth === undefined)
+    return { ok: false, message };
   return { ok: true, value: { widthUm: width, heightUm: height, depthUm: depth } };
 }
 

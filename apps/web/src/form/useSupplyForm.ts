@@ -3,11 +3,11 @@ import type { Facts } from '@red-shelf/core';
 import { useForm, type DefaultValues } from 'react-hook-form';
 import { ApiError } from '../api/client';
 import { usePreferences } from '../api/queries';
-import type { TakenColour } from '../colourways/ColourWays';
+import type { TakenColour } from '../colourways/taken';
 import { readForm, type SupplyForm } from './model';
 
 /** Where the contract's field stands in the form: facts are typed under `said`. */
-export const fieldOf = (path: readonly (string | number)[]): keyof SupplyForm => {
+const fieldOf = (path: readonly (string | number)[]): keyof SupplyForm => {
   const [first, second, third] = path.map(String);
   const said = first !== 'facts' ? first : second === 'attributes' ? `said.a_${third}` : `said.${second}`;
   return said as keyof SupplyForm;

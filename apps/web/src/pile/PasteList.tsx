@@ -14,7 +14,7 @@ import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { readPasted } from './pasted';
-import { sharedForm, type PileSession } from './PileScreen';
+import { sharedForm, type PileSession } from './shared';
 
 interface PasteListProps {
   readonly session: PileSession;

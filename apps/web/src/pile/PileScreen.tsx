@@ -1,5 +1,5 @@
 import { formOf, KIND_DEFINITIONS, type Level } from '@red-shelf/core';
-import type { NewSupplyInput, RecordView, SessionBody } from '@red-shelf/contract';
+import type { NewSupplyInput, SessionBody } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
@@ -24,8 +24,8 @@ import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
 import { Entered } from './Entered';
 import { PasteList } from './PasteList';
+import { sharedForm, type PileSession } from './shared';
 
-export type PileSession = RecordView & { body: SessionBody };
 const FIRST: SupplyForm = { ...BLANK, said: startSaid(BLANK.kind, BLANK.form) };
 
 /** Entering a pile: kind and form once, then name, colour, next. A pile can be left and taken up again. */
@@ -140,20 +140,6 @@ function Pile({ session }: { readonly session: PileSession }) {
       <Entered supplies={entered} />
     </Page>
   );
-}
-
-/** What one thing of a pile is, with what the pile shares filled in. */
-export function sharedForm({ body }: PileSession): SupplyForm {
-  const { maker = '', range = '', finish = 'matte', ...said } = body.shared;
-  return {
-    ...BLANK,
-    kind: body.kind,
-    form: body.form ?? KIND_DEFINITIONS[body.kind].defaultForm,
-    maker,
-    range,
-    finish: finish as SupplyForm['finish'],
-    said,
-  };
 }
 
 /** Name, colour, next: Enter adds, and the name field is ready for the next one. */

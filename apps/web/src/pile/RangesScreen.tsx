@@ -155,7 +155,7 @@ function Checklist({ range }: { readonly range: Range }) {
           <RangeTile
             key={`${entry.code} ${entry.name}`}
             entry={entry}
-            owned={owned[i] != null}
+            owned={Boolean(owned[i])}
             ticked={ticked.has(i)}
             onPress={() => flip(i)}
           />

@@ -7,7 +7,7 @@ import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
 import { DEFAULT_PREFERENCES, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
-import type { TakenColour } from '../colourways/ColourWays';
+import type { TakenColour } from '../colourways/taken';
 import { BLANK, formOfSupply, startSaid } from '../form/model';
 import { factsOfTaken, useSupplyForm } from '../form/useSupplyForm';
 import { space } from '../theme/tokens';

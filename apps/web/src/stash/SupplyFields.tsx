@@ -12,7 +12,8 @@ import {
 import { useState } from 'react';
 import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
-import { ColourWays, type TakenColour } from '../colourways/ColourWays';
+import { ColourWays } from '../colourways/ColourWays';
+import type { TakenColour } from '../colourways/taken';
 import { AttributeFields } from '../form/AttributeFields';
 import { FactFields } from '../form/FactFields';
 import { startSaid, type SupplyForm } from '../form/model';

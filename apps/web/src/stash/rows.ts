@@ -1,4 +1,4 @@
-import { FAMILY_GROUPS, keyed, makeRainbowOrder, type FamilyGroup } from '@red-shelf/core';
+import { keyed, makeRainbowOrder, type FamilyGroup } from '@red-shelf/core';
 import type { Preferences, SupplyView } from '@red-shelf/contract';
 import { isInOrder } from '../api/queries';
 
@@ -46,6 +46,3 @@ export function familyRows(ordered: readonly SupplyView[]): StashRow[] {
 /** What a search found, best first, with no headers between. */
 export const foundRows = (found: readonly SupplyView[]): StashRow[] =>
   found.map((supply): StashRow => ({ sort: 'supply', supply }));
-
-export const isFamilyGroup = (word: string): word is FamilyGroup =>
-  (FAMILY_GROUPS as readonly string[]).includes(word);

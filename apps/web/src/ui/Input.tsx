@@ -44,7 +44,7 @@ export const Input = forwardRef<NativeInput, InputProps>(function Input(
         value={value}
         onChangeText={onChange}
         onBlur={() => onBlur?.()}
-        ref={ref as never}
+        ref={ref}
         error={error !== undefined}
         inputMode={numeric ? 'numeric' : 'text'}
         multiline={multiline}

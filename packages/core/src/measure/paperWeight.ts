@@ -85,7 +85,3 @@ export function parsePaperWeight(text: string): { ok: true; weight: PaperWeight 
 /** Writes a weight as it is known: `110 lb cover`, `216 gsm`. */
 export const printPaperWeight = ({ cgsm, basis }: PaperWeight): string =>
   basis ? `${decimals(poundsOfGsm(cgsm / 100, basis), 1)} lb ${basis}` : `${decimals(cgsm / 100, 2)} gsm`;
-
-/** The same weight in the other manner of speaking, for comparing. */
-export const printPaperWeightAs = ({ cgsm }: PaperWeight, basis: PaperBasis | null): string =>
-  printPaperWeight({ cgsm, basis });

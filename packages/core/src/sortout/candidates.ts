@@ -60,7 +60,7 @@ export function doublesOf(subjects: readonly SortSubject[]): Set<string> {
 }
 
 /** What speaks against keeping a thing. A collection is left in peace: nothing does. `now` is ms since 1970. */
-export function doubtsOf(subject: SortSubject, doubles: ReadonlySet<string>, now: number): Doubt[] {
+function doubtsOf(subject: SortSubject, doubles: ReadonlySet<string>, now: number): Doubt[] {
   const { facts, stock, id } = subject;
   if (facts.collection || facts.status === 'irreplaceable') return [];
   const since = Date.parse(stock.lastUsedAt ?? facts.acquiredOn ?? subject.createdAt);
