@@ -1,4 +1,4 @@
-import { newSupply, newUnit, problem, routes, stashDocument } from './index';
+import { newSupply, newUnit, paths, problem, recordBody, routes, stashDocument } from './index';
 
 const INK = {
   kind: 'ink',
@@ -21,6 +21,7 @@ test('a new supply is trimmed, its colour made a hex, and what was not said fill
     familyOverride: null,
     familyReason: '',
     note: '',
+    facts: {},
     count: { items: 1, left: 60 },
   });
 });
@@ -35,7 +36,7 @@ test.each([
   [{ name: '' }, 'name', 'Give it a name.'],
   [{ name: 'bell\u0007' }, 'name', 'The name has characters that cannot be shown.'],
   [{ code: 'x'.repeat(41) }, 'code', 'The code may have at most 40 characters.'],
-  [{ kind: 'spoon' }, 'kind', 'Choose a kind: ink, marker, cardstock, ribbon or sticker.'],
+  [{ kind: 'spoon' }, 'kind', 'Choose a kind: ink, marker, cardstock, ribbon, sticker or companion.'],
   [{ form: 'spool' }, 'form', 'That form does not exist for this kind; choose one from the list.'],
   [{ count: { items: '2', left: 1 } }, 'count.items', 'How many must be a number.'],
   [
@@ -46,6 +47,23 @@ test.each([
 ])('%j is refused at %s with a sentence', (more, path, message) => {
   const { error } = newSupply.safeParse({ ...INK, ...more });
   expect(error?.issues.map((issue) => [issue.path.join('.'), issue.message])).toEqual([[path, message]]);
+});
+
+test('preferences and groups are kept only when they are whole', () => {
+  const group = { sort: 'group', what: 'kit', name: 'Winter cards' };
+  expect(recordBody.parse(group)).toMatchObject({ members: [], matches: [], dissolvedOn: null });
+  const messages = (body: object) => recordBody.safeParse(body).error?.issues.map(({ message }) => message);
+  expect(messages({ ...group, name: ' ' })).toEqual(['The name is missing.']);
+  expect(messages({ sort: 'spoon' })).toHaveLength(1);
+  const preferences = {
+    sort: 'preferences',
+    familyOrder: ['pink'],
+    lightness: 'dark-first',
+    units: 'inches',
+    currency: 'eur',
+  };
+  expect(messages(preferences)).toEqual(['A currency is three letters, such as EUR.']);
+  expect(messages({ ...preferences, currency: 'EUR', familyOrder: ['beige'] })).toHaveLength(1);
 });
 
 test('sizes of a unit are bounded', () => {
@@ -75,8 +93,14 @@ test('a document of another program, or of a newer version, is told apart', () =
   const messages = (more: object) =>
     stashDocument.safeParse({ ...blank, ...more }).error?.issues.map(({ message }) => message);
   expect(messages({ format: 'x' })).toEqual(['This is not a Red Shelf document.']);
-  expect(messages({ formatVersion: 2 })).toEqual(['This document was written by a newer Red Shelf.']);
+  expect(messages({ formatVersion: 3 })).toEqual(['This document was written by a newer Red Shelf.']);
   expect(messages({ exportedAt: 'yesterday' })).toHaveLength(1);
+});
+
+test('every route is where the paths say', () => {
+  for (const [name, { method, path }] of Object.entries(paths))
+    expect(routes[name as keyof typeof routes]).toMatchObject({ method, path });
+  expect(Object.keys(paths)).toEqual(Object.keys(routes));
 });
 
 test('no two routes share a method and a path, and all stand under /api', () => {

@@ -32,7 +32,11 @@ function attributesOf(kind: Kind, form: string, i: number): Facts['attributes'] 
 }
 
 /** Facts of the demo supplies; the same day always gives the same ones. */
-export function demoFacts(kind: Kind, form: string, hex: string, i: number, now: number): Facts {
+export function demoFacts(
+  { kind, form, hex, code }: { kind: Kind; form: string; hex: string; code: number },
+  i: number,
+  now: number,
+): Facts {
   const random = randomStream(SEED + i * 31 + kind.length);
   const day = (ago: number): string => new Date(now - ago * DAY).toISOString().slice(0, 10);
   const acquired = 30 + Math.floor(random() * 900);
@@ -43,7 +47,7 @@ export function demoFacts(kind: Kind, form: string, hex: string, i: number, now:
       openedOn: day(Math.floor(acquired / 2)),
       swatches: [{ id: 'white', hex, made: 'stamped', ground: 'white', taken: 'reader', spread: 0.4 }],
       trueSwatch: 'white',
-      barcode: withCheckDigit(`2990000${String(10_000 + i)}`),
+      barcode: withCheckDigit(`2990000${String(10_000 + code)}`),
     };
   if (kind === 'marker' && i % 6 === 0) return { ...said, lidColour: true };
   if (i % 17 === 3) return { ...said, status: 'retired', tags: ['treasured'] };

@@ -46,7 +46,7 @@ export function demoRoom(now: number): StashDocument {
         familyReason: '',
         note,
         number: 0,
-        facts: demoFacts(kind, form, hex, i, now),
+        facts: demoFacts({ kind, form, hex, code: firstCode + i }, i, now),
         createdAt: at,
         updatedAt: at,
         removedAt: null,

@@ -23,7 +23,7 @@ const WHITE_REFUSALS: Readonly<Record<WhiteRefusal, string>> = {
   too_dark: 'That spot is too dark to be white paper. Tap a bit of white paper in good light.',
   burnt_out:
     'That spot is burnt out, so the light cannot be told from it. Tap white paper that is not glaring.',
-  not_white: 'That spot is plainly coloured. Tap the white of the paper.',
+  not_white: 'That spot is coloured, or something in the picture is much whiter. Tap the white of the paper.',
 };
 /** A swatch with a wider spread is blotchy or patterned. */
 const EVEN = 4;

@@ -45,5 +45,11 @@ export function useSupplyForm(defaultValues: SupplyForm) {
     if (!(error instanceof ApiError)) return;
     for (const { path, message } of error.problem.fields ?? []) refuse(fieldOf(path.split('.')), message);
   };
-  return { form, read, showRefusal, preferences };
+  /** Begins the next one: the fields as given, the name ready to be typed once they are drawn. */
+  const startNext = (fields: SupplyForm): void => {
+    // Without its fields' places the form could not put the cursor anywhere afterwards.
+    form.reset(fields, { keepFieldsRef: true });
+    setTimeout(() => form.setFocus('name'));
+  };
+  return { form, read, showRefusal, startNext };
 }

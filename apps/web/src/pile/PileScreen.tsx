@@ -1,9 +1,9 @@
 import { formOf, KIND_DEFINITIONS, type Level } from '@red-shelf/core';
 import type { NewSupplyInput, SessionBody } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useWatch } from 'react-hook-form';
-import { StyleSheet, View } from 'react-native';
+import { StyleSheet, View, type TextInput } from 'react-native';
 import { call, routes } from '../api/client';
 import { recordsOf, useRecords, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
@@ -151,7 +151,8 @@ function OneOfPile({
   readonly onAdded: (id: string) => Promise<void>;
 }) {
   const start = remembered(`pile.${session.id}`, sharedForm(session));
-  const { form, read } = useSupplyForm(start);
+  const { form, read, startNext } = useSupplyForm(start);
+  const colourPlace = useRef<TextInput>(null);
   const definition = formOf(start.kind, start.form);
   const [amount, setAmount] = useState(
     definition.counting === 'length' ? '9 m' : String(definition.usualPurchase),
@@ -167,14 +168,18 @@ function OneOfPile({
       const body = read(fields, {}, { count: reading.count });
       if (!body) return;
       const { supply } = await add.mutateAsync(body);
-      form.reset(sharedForm(session));
-      form.setFocus('name');
       await onAdded(supply.id);
+      startNext(sharedForm(session));
     })();
   return (
     <View style={styles.box}>
-      <Field control={form.control} name="name" label="Name" onSubmit={() => form.setFocus('hex')} />
-      <ColourLine control={form.control} setValue={form.setValue} onSubmit={submit} />
+      <Field control={form.control} name="name" label="Name" onSubmit={() => colourPlace.current?.focus()} />
+      <ColourLine
+        control={form.control}
+        setValue={form.setValue}
+        onSubmit={submit}
+        colourPlace={colourPlace}
+      />
       <View style={styles.row}>
         <Field control={form.control} name="code" label="Code" onSubmit={submit} />
         <Input

@@ -40,7 +40,7 @@ export function AddScreen() {
 }
 
 function AddForm({ start }: { readonly start: SupplyForm }) {
-  const { form, read } = useSupplyForm(start);
+  const { form, read, startNext } = useSupplyForm(start);
   const [amount, setAmount] = useState('1');
   const [level, setLevel] = useState<Level>('full');
   const [parts, setParts] = useState<Record<string, string>>({});
@@ -64,7 +64,7 @@ function AddForm({ start }: { readonly start: SupplyForm }) {
       after(fields, supply.id);
     })();
   const next = (added: SupplyForm) => {
-    form.reset({
+    startNext({
       ...BLANK,
       kind: added.kind,
       form: added.form,
@@ -77,7 +77,6 @@ function AddForm({ start }: { readonly start: SupplyForm }) {
     setLevel('full');
     setParts({});
     setTaken(null);
-    form.setFocus('name');
   };
   return (
     <Page title="Add to the stash" narrow>

@@ -9,9 +9,9 @@ import {
   parseColour,
   type Kind,
 } from '@red-shelf/core';
-import { useState } from 'react';
+import { useState, type RefObject } from 'react';
 import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
-import { StyleSheet, View } from 'react-native';
+import { StyleSheet, View, type TextInput } from 'react-native';
 import { ColourWays } from '../colourways/ColourWays';
 import type { TakenColour } from '../colourways/taken';
 import { AttributeFields } from '../form/AttributeFields';
@@ -35,6 +35,8 @@ interface SupplyFieldsProps {
   readonly onSubmit: () => void;
   /** Told how the colour was taken, where it was not typed. */
   readonly onTake?: (colour: TakenColour) => void;
+  /** Where the colour is typed, for putting the cursor there. */
+  readonly colourPlace?: RefObject<TextInput | null>;
 }
 
 /** The questions every supply is asked; what seldom matters is folded away. */
@@ -110,7 +112,8 @@ export function ColourLine({
   setValue,
   onSubmit,
   onTake,
-}: Pick<SupplyFieldsProps, 'control' | 'setValue' | 'onSubmit' | 'onTake'>) {
+  colourPlace,
+}: Pick<SupplyFieldsProps, 'control' | 'setValue' | 'onSubmit' | 'onTake' | 'colourPlace'>) {
   const { hex = '', finish = 'matte', familyOverride = null } = useWatch({ control });
   const [ways, setWays] = useState(false);
   const colour = parseColour(hex);
@@ -127,6 +130,7 @@ export function ColourLine({
           control={control}
           name="hex"
           label="Colour"
+          place={colourPlace}
           hint={
             opinion
               ? `${opinion.family}, ${Math.round(opinion.confidence * 100)}% sure`

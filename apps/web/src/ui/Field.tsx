@@ -1,3 +1,5 @@
+import type { RefObject } from 'react';
+import type { TextInput } from 'react-native';
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { Input } from './Input';
 
@@ -10,17 +12,28 @@ interface FieldProps<T extends FieldValues> {
   readonly multiline?: boolean;
   readonly hint?: string;
   readonly onSubmit?: () => void;
+  /** For putting the cursor here at once, without waiting for the form. */
+  readonly place?: RefObject<TextInput | null> | undefined;
 }
 
 /** A text field of a form, with what is wrong said under it. */
-export function Field<T extends FieldValues>({ control, name, numeric = false, ...shown }: FieldProps<T>) {
+export function Field<T extends FieldValues>({
+  control,
+  name,
+  numeric = false,
+  place,
+  ...shown
+}: FieldProps<T>) {
   const { field, fieldState } = useController({ control, name });
   const read = (text: string): string | number =>
     numeric && /^\d+$/.test(text.trim()) ? Number(text) : text;
   return (
     <Input
       {...shown}
-      ref={field.ref}
+      ref={(input) => {
+        field.ref(input);
+        if (place) place.current = input;
+      }}
       value={field.value === undefined || field.value === null ? '' : String(field.value)}
       onChange={(text) => field.onChange(read(text))}
       onBlur={field.onBlur}

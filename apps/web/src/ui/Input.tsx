@@ -50,6 +50,8 @@ export const Input = forwardRef<NativeInput, InputProps>(function Input(
         multiline={multiline}
         autoFocus={autoFocus}
         onSubmitEditing={() => onSubmit?.()}
+        // Enter goes on to what comes next; the cursor is not taken away.
+        blurOnSubmit={false}
         outlineColor={colour.hairline}
         style={styles.input}
         testID={testID ?? 'input'}

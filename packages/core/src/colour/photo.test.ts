@@ -36,6 +36,11 @@ test('yellow lamplight is taken out by tapping the white of the paper', () => {
   expect(seen.spread).toBeLessThan(1);
 });
 
+test('the swatch itself is not taken for white paper', () => {
+  const picture = paint(60, 30, (x) => (x < 30 ? PAPER : '#4f7468'));
+  expect(lightFrom(picture, { x: 45, y: 15, radius: 5 })).toEqual({ ok: false, code: 'not_white' });
+});
+
 test('a glint does not spoil the average, and an uneven spot has a spread', () => {
   const glint = paint(40, 40, (x, y) => (x === 20 && y > 18 ? '#ffffff' : '#a02020'));
   const seen = sampleSpot(glint, { x: 20, y: 20, radius: 8 });

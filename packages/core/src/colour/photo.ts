@@ -63,9 +63,30 @@ export type Light = Linear;
 export const NO_CORRECTION: Light = [1, 1, 1];
 const PAPER_REFLECTS = 0.86;
 
+/** Lamplight after the camera's own correction tints white by less than this, channel against channel. */
+const MOST_TINT = 3;
+/** White paper is about the brightest thing in a picture of a swatch; a shadow may halve it. */
+const LEAST_OF_BRIGHTEST = 0.4;
+/** Rec. 709 luminance of linear light. */
+const luminance = ([r, g, b]: Linear): number => 0.2126 * r + 0.7152 * g + 0.0722 * b;
+
+/** Luminance that all but the brightest twentieth of a picture stays below, from a grid of its pixels. */
+function brightest({ width, height, data }: Picture): number {
+  const step = Math.max(1, Math.floor(Math.max(width, height) / 64));
+  const seen: number[] = [];
+  for (let y = 0; y < height; y += step)
+    for (let x = 0; x < width; x += step) {
+      const at = 4 * (y * width + x);
+      const channel = (i: number): number => TABLE[data[at + i] ?? 0] ?? 0;
+      seen.push(luminance([channel(0), channel(1), channel(2)]));
+    }
+  return seen.sort((p, q) => p - q)[Math.floor(seen.length * 0.95)] ?? 0;
+}
+
 /**
  * The correction that makes a spot white paper: a von Kries scaling in linear sRGB
- * (J. von Kries, "Chromatic adaptation", 1902). Refuses a spot too dark, burnt out or plainly coloured.
+ * (J. von Kries, "Chromatic adaptation", 1902). Refuses a spot too dark, burnt out,
+ * plainly coloured or far darker than the brightest of the picture.
  */
 export function lightFrom(
   picture: Picture,
@@ -75,7 +96,8 @@ export function lightFrom(
   const [least, most] = [Math.min(r, g, b), Math.max(r, g, b)];
   if (most < 0.08) return { ok: false, code: 'too_dark' };
   if (least > 0.985) return { ok: false, code: 'burnt_out' };
-  if (most / Math.max(least, 1e-6) > 4) return { ok: false, code: 'not_white' };
+  if (most / Math.max(least, 1e-6) > MOST_TINT) return { ok: false, code: 'not_white' };
+  if (luminance([r, g, b]) < LEAST_OF_BRIGHTEST * brightest(picture)) return { ok: false, code: 'not_white' };
   return { ok: true, light: [PAPER_REFLECTS / r, PAPER_REFLECTS / g, PAPER_REFLECTS / b] };
 }
 

@@ -1,0 +1,41 @@
+import { expect, test } from './room';
+
+test('sorting out a pile: verdicts, what they free, left and taken up again, and undone', async ({
+  page,
+  room,
+}) => {
+  await page.goto(`${room.url}/stash/sort-out`);
+  await page.getByRole('button', { name: /^Inks: 55/ }).click();
+  await expect(page.getByText('0 of 55 decided')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep (1)' }).click();
+  await expect(page.getByText('1 of 55 decided')).toBeVisible();
+  const name = (await page.getByRole('heading', { level: 2 }).first().textContent()) ?? '';
+  await page.getByRole('button', { name: 'Let go (4)' }).click();
+  await expect(page.getByText('2 of 55 decided')).toBeVisible();
+  await expect(page.getByText(/Let go: 1 thing, frees 1 slot, \d+ cm along the shelf/)).toBeVisible();
+  await page.getByRole('button', { name: 'Pass on (3)' }).click();
+  await expect(page.getByText('3 of 55 decided')).toBeVisible();
+  await page.getByRole('button', { name: 'Leave it for now' }).click();
+  await page.getByRole('button', { name: /Inks, .*: 3 decided/ }).click();
+  await expect(page.getByText('3 of 55 decided')).toBeVisible();
+  // What was let go keeps its history under "gone", and every verdict can be taken back.
+  await page.goto(`${room.url}/stash?status=gone`);
+  await expect(page.getByRole('button', { name: new RegExp(name) })).toBeVisible();
+  await page.goto(`${room.url}/stash/lately`);
+  await page
+    .getByRole('button', { name: `Undo: ${name}: decided.` })
+    .first()
+    .click();
+  await expect(page.getByText(/changed since|Undone/).first()).toBeVisible();
+});
+
+test('verdicts with the keyboard', async ({ page, room, isMobile: _ }, { project }) => {
+  test.skip(project.name === 'phone', 'a phone has no keys');
+  await page.goto(`${room.url}/stash/sort-out`);
+  await page.getByRole('button', { name: /^Ribbons/ }).click();
+  await expect(page.getByText(/^0 of \d+ decided/)).toBeVisible();
+  await page.keyboard.press('1');
+  await expect(page.getByText(/^1 of \d+ decided/)).toBeVisible();
+  await page.keyboard.press('2');
+  await expect(page.getByText(/^2 of \d+ decided/)).toBeVisible();
+});
