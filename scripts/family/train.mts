@@ -21,7 +21,7 @@ const BALANCE: Readonly<Record<string, number>> = {
   pink: -0.4,
   brown: 0,
   black: -0.8,
-  grey: 0.75,
+  grey: 0.9,
   white: -0.4,
 };
 

@@ -61,6 +61,7 @@ export {
   type Grade,
   type Status,
 } from './supply/facts';
+export { envelopeOf } from './supply/envelope';
 export { checkFacts, fittingAttributes, type FactRefusal } from './supply/check';
 export { GROUNDS, MADE, TAKEN, type Ground, type Made, type SupplySwatch } from './supply/swatch';
 export {

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import {
-  formOf,
+  envelopeOf,
   keyed,
   placeInGrid,
   shelfFigures,
@@ -41,7 +41,7 @@ const toItem = (supply: SupplyView): Item => ({
   finish: supply.finish,
   family: supply.family,
   kind: supply.kind,
-  envelope: formOf(supply.kind, supply.form).envelope,
+  envelope: envelopeOf(supply),
   uses: supply.stock.uses,
   place: supply.place,
 });

@@ -1,4 +1,4 @@
-import { findTemplate, fitInSlot, formOf, slotCount, type FitRefusal } from '@red-shelf/core';
+import { envelopeOf, findTemplate, fitInSlot, formOf, slotCount, type FitRefusal } from '@red-shelf/core';
 import type { ChangeView, NewUnit, Place, SupplyView, UnitView, WallView } from '@red-shelf/contract';
 import { findSupply } from '../db/supplyRepository';
 import {
@@ -104,7 +104,7 @@ export async function placeSupply(
       if (there && there.supplyId !== id)
         throw new Refusal(409, 'slot_taken', 'Something else lives in that slot. Lift it out first.');
       const form = formOf(found.supply.kind, found.supply.form);
-      const refusal = fitInSlot(form.envelope, unitToView(unit).slot);
+      const refusal = fitInSlot(envelopeOf(found.supply), unitToView(unit).slot);
       if (refusal)
         throw new Refusal(
           422,

@@ -109,3 +109,10 @@ test.each([
   expect(status).toBe(422);
   expect(body.title).toMatch(message);
 });
+
+test('a thing that was measured is judged by its own size, not its form’s', async () => {
+  const size = { widthUm: 120_000, heightUm: 20_000, depthUm: 60_000 };
+  const wide = await world.add({ name: 'Broad pad', facts: { size } });
+  const { body } = await put(wide.id, 5).expect(422);
+  expect(body).toMatchObject({ code: 'too_wide', title: expect.stringMatching(/120 mm/) });
+});

@@ -1,11 +1,11 @@
 import { KIND_DEFINITIONS, KINDS, type Kind } from '@red-shelf/core';
-import type { ArrangeRequest } from '@red-shelf/contract';
+import type { ArrangeRequest, Preferences } from '@red-shelf/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
-import { keys, useStash } from '../api/queries';
+import { keys, usePreferences, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { Waiting } from '../frame/Waiting';
 import { many, words } from '../copy/words';
@@ -27,7 +27,9 @@ export function ArrangeScreen() {
   const { kind: wanted } = useLocalSearchParams<{ kind?: string }>();
   const [kinds, setKinds] = useState<readonly Kind[]>([KINDS.find((kind) => kind === wanted) ?? 'ink']);
   const [unitIds, setUnitIds] = useState<readonly string[] | null>(null);
-  const [darkFirst, setDarkFirst] = useState(false);
+  const { preferences } = usePreferences();
+  const [lightness, setLightness] = useState<Preferences['lightness'] | null>(null);
+  const darkFirst = (lightness ?? preferences.lightness) === 'dark-first';
   const [fromElsewhere, setFromElsewhere] = useState(false);
   // Until racks are chosen by hand, those made for the chosen kinds are meant.
   const units = stash?.wall.units ?? [];
@@ -37,7 +39,8 @@ export function ArrangeScreen() {
     kinds: [...kinds],
     unitIds: chosen.filter((id) => units.some((unit) => unit.id === id)),
     fromElsewhere,
-    scheme: { familyOrder: [], lightness: darkFirst ? 'dark-first' : 'light-first' },
+    // The person's own rainbow, as the stash shows it.
+    scheme: { familyOrder: preferences.familyOrder, lightness: darkFirst ? 'dark-first' : 'light-first' },
   };
   const ready = request.kinds.length > 0 && request.unitIds.length > 0;
   const preview = useQuery({
@@ -83,8 +86,8 @@ export function ArrangeScreen() {
         <Txt look="strong">How</Txt>
         <View style={styles.chips}>
           <View style={styles.chips} role="radiogroup" aria-label="Order inside a family">
-            <Chip label="light to dark" on={!darkFirst} onPress={() => setDarkFirst(false)} />
-            <Chip label="dark to light" on={darkFirst} onPress={() => setDarkFirst(true)} />
+            <Chip label="light to dark" on={!darkFirst} onPress={() => setLightness('light-first')} />
+            <Chip label="dark to light" on={darkFirst} onPress={() => setLightness('dark-first')} />
           </View>
           <Chip
             many

@@ -84,6 +84,7 @@ function Ask({ asking, supply, busy, onWrite }: AskProps) {
       if (amount !== undefined) onWrite({ act: 'cut', amount, items: items ?? 0, left: left ?? 0 });
     }
   };
+  const scarce = supply.facts.status === 'irreplaceable' || supply.facts.status === 'retired';
   if (asking === 'count')
     return (
       <View style={styles.box}>
@@ -112,6 +113,9 @@ function Ask({ asking, supply, busy, onWrite }: AskProps) {
         {asking === 'cut' && field('madeScraps', 'Scraps kept')}
       </View>
       {refusal && <Note sort="error">{refusal}</Note>}
+      {asking === 'cut' && scarce && (
+        <Note sort="attention">{`It is ${supply.facts.status} and cannot be bought again. A scrap may do.`}</Note>
+      )}
       <Button
         label={asking === 'open' ? 'Note it: opened' : 'Note it: cut'}
         main

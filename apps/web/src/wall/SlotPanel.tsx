@@ -1,4 +1,4 @@
-import { colourDifference, FAMILY_GROUP_INFO, fitInSlot, formOf, slotAddress } from '@red-shelf/core';
+import { colourDifference, FAMILY_GROUP_INFO, fitInSlot, envelopeOf, slotAddress } from '@red-shelf/core';
 import type { Place, SupplyView, UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
@@ -138,7 +138,7 @@ function Open({ unit, place, stash }: { unit: UnitView; place: Place; stash: Sta
     (supply) =>
       supply.place === null &&
       unit.holds.includes(supply.kind) &&
-      fitInSlot(formOf(supply.kind, supply.form).envelope, unit.slot) === null,
+      fitInSlot(envelopeOf(supply), unit.slot) === null,
   );
   return (
     <>

@@ -1,4 +1,4 @@
-import { FAMILY_GROUP_INFO, formOf, inkOn } from '@red-shelf/core';
+import { FAMILY_GROUP_INFO, envelopeOf, formOf, inkOn } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { Circle, G, Rect, Text as SvgText } from 'react-native-svg';
 import { colour, font } from '../theme/tokens';
@@ -22,7 +22,8 @@ const ROOM_FOR_MARK = { w: 17, h: 11 };
 /** A supply's visible end: a pad is a bar, a marker a round end, a bottle a cap, a spool a ring, card an edge, stickers a pocket. */
 export function SlotShape({ box: slot, slotWidthMm, supply, dim, first }: SlotShapeProps) {
   const { hex } = supply;
-  const { end, envelope } = formOf(supply.kind, supply.form);
+  const { end } = formOf(supply.kind, supply.form);
+  const envelope = envelopeOf(supply);
   const box =
     end === 'bar' ? { ...slot, w: slot.w * Math.min(1, (1.04 * envelope.widthMm) / slotWidthMm) } : slot;
   const mark = first && box.w >= ROOM_FOR_MARK.w && box.h >= ROOM_FOR_MARK.h;

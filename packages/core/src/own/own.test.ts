@@ -16,7 +16,7 @@ const owned = (name: string, more: Partial<Owned> = {}): Owned => ({
   ...more,
 });
 const STASH = [
-  owned('Marsh Lantern', { code: '418', hex: '#6f8f3a', facts: { barcode: '4006381333931' } }),
+  owned('Marsh Lantern', { number: 42, code: '418', hex: '#6f8f3a', facts: { barcode: '4006381333931' } }),
   owned('Lantern Marsh Moss', { hex: '#2e3b20' }),
   owned('Fern Gate', {
     hex: '#4c9a52',
@@ -31,6 +31,7 @@ test.each([
   ['418', ['Marsh Lantern: exact']],
   ['4006381333931', ['Marsh Lantern: exact']],
   ['Towpath Fern Gate', ['Fern Gate: exact']],
+  ['No. 42', ['Marsh Lantern: exact']],
   ['lantern', ['Marsh Lantern: near name', 'Lantern Marsh Moss: near name']],
   ['marsh lantren', ['Marsh Lantern: near name']],
   ['#6f8f3b', ['Marsh Lantern: near colour']],

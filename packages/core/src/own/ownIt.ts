@@ -10,6 +10,8 @@ import { normaliseBarcode } from './barcode';
 /** A supply as the question "do I own it?" sees it. */
 export interface Owned {
   readonly id: string;
+  /** The short number it is known by. */
+  readonly number?: number;
   readonly kind: string;
   readonly name: string;
   readonly maker: string;
@@ -70,13 +72,15 @@ export function ownIt<T extends Owned>(
   if (colour?.ok) return nearColours(colour.hex, owned, manner);
   if (asked === '') return [];
   const barcode = normaliseBarcode(question);
+  const numbered = Number(/^no\.?\s*(\d{1,6})$/i.exec(question.trim())?.[1] ?? 0);
   const answers = owned.flatMap((item): OwnAnswer<T>[] => {
     const name = initials(item.name);
-    const exact = (by: 'name' | 'code' | 'barcode'): OwnAnswer<T>[] => [
+    const exact = (by: 'name' | 'code' | 'barcode' | 'number'): OwnAnswer<T>[] => [
       { item, reason: { sort: 'exact', by } },
     ];
     if (barcode && item.facts.barcode && normaliseBarcode(item.facts.barcode) === barcode)
       return exact('barcode');
+    if (numbered && item.number === numbered) return exact('number');
     if (item.code !== '' && initials(item.code) === asked) return exact('code');
     const known = [
       name,

@@ -1,4 +1,5 @@
 import { formOf } from '../kinds/registry';
+import { envelopeOf } from '../supply/envelope';
 import type { SortSubject, Verdict } from './candidates';
 
 /** Room a thing takes: along the shelf in mm, in litres, and how many slots. */
@@ -15,10 +16,7 @@ const SHEETS_IN_ENVELOPE = 20;
 /** The room a supply takes as it stands, from its own size where it is known, else its form's. */
 export function spaceOf({ kind, form: formId, stock, facts }: SortSubject): Space {
   const form = formOf(kind, formId);
-  const own = facts.size;
-  const { widthMm, heightMm, depthMm } = own
-    ? { widthMm: own.widthUm / 1000, heightMm: own.heightUm / 1000, depthMm: own.depthUm / 1000 }
-    : form.envelope;
+  const { widthMm, heightMm, depthMm } = envelopeOf({ kind, form: formId, facts });
   const copies =
     form.counting === 'fill'
       ? Math.max(1, stock.items)

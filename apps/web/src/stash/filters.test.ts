@@ -1,0 +1,32 @@
+import { supply } from '../test/harness';
+import { filterCount, filtersOf, paramsOf, passes } from './filters';
+
+test('the address says the filters and gives them back', () => {
+  const filters = filtersOf({
+    q: 'pale',
+    kind: 'ribbon',
+    family: 'green',
+    status: 'trial',
+    tag: 'x',
+    asks: 'low.unused',
+  });
+  expect(filtersOf(paramsOf(filters))).toEqual(filters);
+  expect(filterCount(filters)).toBe(5);
+  expect(filtersOf({ kind: 'spoon', asks: 'nonsense', family: ['red', 'blue'] })).toMatchObject({
+    kind: null,
+    asks: [],
+    family: 'red',
+  });
+});
+
+test('filters combine, and what is gone shows only when asked for', () => {
+  const gone = supply({ facts: { status: 'gone' } });
+  expect(passes(gone, filtersOf({}))).toBe(false);
+  expect(passes(gone, filtersOf({ status: 'gone' }))).toBe(true);
+  const ink = supply({ facts: { tags: ['wet'] } });
+  expect(passes(ink, filtersOf({ kind: 'ink', tag: 'wet', asks: 'unswatched' }))).toBe(true);
+  expect(passes(ink, filtersOf({ kind: 'ink', tag: 'wet', asks: 'unswatched.unused' }))).toBe(false);
+  expect(passes(ink, filtersOf({ family: 'red' }))).toBe(false);
+  const asked = supply({ familyOverride: 'teal', familyReason: 'between green and teal' });
+  expect(passes(asked, filtersOf({ asks: 'unsure' }))).toBe(true);
+});
