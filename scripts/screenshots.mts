@@ -54,6 +54,26 @@ await shoot('add', 'phone', '/stash/add', async (page) => {
   await page.getByRole('textbox', { name: 'Name' }).fill('Weir Lantern');
   await page.getByLabel('Colour', { exact: true }).fill('#2f9596');
 });
+await shoot('own', 'phone', '/stash/own?q=%23d85d66');
+await shoot('sort-out', 'phone', '/stash/sort-out', async (page) => {
+  await page.getByRole('button', { name: /^Inks/ }).click();
+  await page.getByRole('button', { name: 'Later' }).waitFor();
+});
+await shoot('pile', 'phone', '/stash/pile', async (page) => {
+  await page.getByRole('textbox', { name: 'Maker' }).fill('Osselwick');
+  await page.getByRole('button', { name: 'Start the pile' }).click();
+  await page.getByText('0 entered').waitFor();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Weir Lantern');
+  await page.getByLabel('Colour', { exact: true }).fill('#2f9596');
+});
+await shoot('wheel', 'phone', '/stash/add', async (page) => {
+  await page.getByLabel('Colour', { exact: true }).fill('#2f9596');
+  await page.getByRole('button', { name: /Take a colour/ }).click();
+  await page.getByRole('radio', { name: 'Wheel' }).click();
+  await page.getByText('Grey to vivid').scrollIntoViewIfNeeded();
+});
+await shoot('families', 'phone', '/stash/families');
+await shoot('swatches', 'wide', '/stash?view=swatches&supply=demo-000009');
 await shoot('arrange', 'phone', '/arrange');
 await shoot('gaps', 'phone', '/gaps');
 await shoot('wall', 'wide', '/', async (page) => page.getByRole('button', { name: /^Slot A5·02/ }).click());
