@@ -1,0 +1,250 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { router, useLocalSearchParams } from 'expo-router';
+import { FamiliesScreen } from '../families/FamiliesScreen';
+import { KitsScreen } from '../groups/KitsScreen';
+import { OwnScreen } from '../own/OwnScreen';
+import { RangesScreen } from '../pile/RangesScreen';
+import { SortOutScreen } from '../sortout/SortOutScreen';
+import { LatelyScreen } from '../stash/LatelyScreen';
+import { TagsScreen } from '../stash/TagsScreen';
+import { change, fakeServer, show, supply, unit } from './harness';
+
+jest.mock('expo-router', () => ({
+  router: { push: jest.fn(), replace: jest.fn(), setParams: jest.fn() },
+  useLocalSearchParams: jest.fn(),
+}));
+
+const at = (params: Record<string, string>) => (useLocalSearchParams as jest.Mock).mockReturnValue(params);
+const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const record = (id: string, body: object) => ({
+  id,
+  version: 2,
+  createdAt: '2026-01-01T00:00:00.000Z',
+  updatedAt: '2026-01-01T00:00:00.000Z',
+  body,
+});
+const STASH = [
+  supply({ facts: { barcode: '4006381333931', tags: ['Autumn', 'coffee'] } }),
+  supply({
+    id: 's2',
+    number: 7,
+    name: 'Kiln Red',
+    code: '9',
+    hex: '#a02020',
+    family: 'red',
+    group: 'red',
+    place: null,
+    facts: { spares: 1, tags: ['autumns'] },
+  }),
+  supply({
+    id: 's3',
+    name: 'Old Gold',
+    kind: 'ribbon',
+    form: 'spool',
+    hex: '#c0a040',
+    facts: { status: 'gone' },
+  }),
+];
+const server = (records: object[] = [], more: Parameters<typeof fakeServer>[0] = {}) =>
+  fakeServer({
+    'GET /api/supplies': { order: '', supplies: STASH },
+    'GET /api/wall': { roomName: 'Room', units: [unit()] },
+    'GET /api/records': { records },
+    'GET /api/devices/scanner': { things: [{ label: 'Marsh Lantern', barcode: '4006381333931' }] },
+    ...more,
+  });
+
+beforeEach(() => {
+  at({});
+  jest.clearAllMocks();
+});
+
+const ask = (text: string) =>
+  fireEvent.change(screen.getByLabelText('Colour, name, code or place'), { target: { value: text } });
+
+test.each([
+  ['marsh lantern', 'Yes', /Another one would be a double/],
+  ['kiln red', 'Yes', /A spare is still wanted/],
+  ['no. 7', 'Yes', /spare/],
+  ['marsh lentern', 'Not quite', /nearly the same name/],
+  ['old gold', 'No', /Nothing in the stash/],
+])('do I own “%s”? %s', async (question, verdict, detail) => {
+  server();
+  show(<OwnScreen />);
+  await screen.findByRole('heading', { name: 'Do I own it?' });
+  ask(question);
+  expect((await screen.findByTestId('verdict')).textContent).toBe(verdict);
+  expect(screen.getByText(detail)).toBeTruthy();
+});
+
+test('a scanned barcode is asked for, and a misread one is said', async () => {
+  server();
+  show(<OwnScreen />);
+  await screen.findByRole('heading', { name: 'Do I own it?' });
+  press('Scan a barcode');
+  fireEvent.click(await screen.findByRole('button', { name: 'Scan Marsh Lantern' }));
+  expect(await screen.findByText('the same barcode')).toBeTruthy();
+  ask('4006381333930');
+  expect(await screen.findByText(/misread/)).toBeTruthy();
+});
+
+const sorting = record('r1', {
+  sort: 'session',
+  what: 'sort out',
+  name: 'Inks, today',
+  kind: 'ink',
+  form: null,
+  shared: {},
+  done: [{ supplyId: 's2', verdict: 'let go', space: { alongMm: 98, litres: 0.13, slots: 1 } }],
+  waiting: [],
+  finishedOn: null,
+});
+
+test('a pile is begun from the list of kinds, or taken up again', async () => {
+  const sent = server([sorting], {
+    'POST /api/records': { record: record('r2', {}), change: change({ kind: 'record' }) },
+  });
+  show(<SortOutScreen />);
+  press(
+    await screen
+      .findByRole('button', { name: 'Inks, today: 1 decided' })
+      .then(() => 'Inks, today: 1 decided'),
+  );
+  expect(router.setParams).toHaveBeenCalledWith({ session: 'r1' });
+  expect(screen.queryByRole('button', { name: /^Ribbons/ })).toBeNull();
+  press(/^Inks: 2/);
+  await waitFor(() => expect(sent[0]?.body).toMatchObject({ body: { what: 'sort out', kind: 'ink' } }));
+});
+
+test('a verdict is sent with the version that was seen, and what is freed adds up', async () => {
+  at({ session: 'r1' });
+  const sent = server([sorting], {
+    'POST /api/supplies/s1/verdict': { supply: STASH[0]!, change: change({ kind: 'verdict' }) },
+  });
+  show(<SortOutScreen />);
+  expect(await screen.findByText('1 of 2 decided')).toBeTruthy();
+  expect(screen.getByText('Let go: 1 thing, frees 1 slot, 10 cm along the shelf, 0.1 l')).toBeTruthy();
+  press('Pass on (3)');
+  await waitFor(() => expect(sent[0]?.body).toEqual({ version: 3, verdict: 'pass on', sessionId: 'r1' }));
+});
+
+test('families are moved and kept whole, with the measures', async () => {
+  const sent = server([], {
+    'POST /api/records': { record: record('preferences', {}), change: change({ kind: 'record' }) },
+  });
+  show(<FamiliesScreen />);
+  press(await screen.findByRole('button', { name: 'Orange earlier' }).then(() => 'Orange earlier'));
+  press('Neutrals first');
+  fireEvent.click(screen.getByRole('radio', { name: 'inches and ounces' }));
+  fireEvent.change(screen.getByLabelText('Currency'), { target: { value: 'us' } });
+  expect(screen.getByText(/three letters/)).toBeTruthy();
+  fireEvent.change(screen.getByLabelText('Currency'), { target: { value: 'usd' } });
+  press('Keep it so');
+  await waitFor(() => expect(sent).toHaveLength(1));
+  const { body } = sent[0]?.body as { body: { familyOrder: string[] } };
+  expect(body).toMatchObject({ units: 'inches', currency: 'USD', lightness: 'light-first' });
+  expect(body.familyOrder.slice(0, 3)).toEqual(['neutral', 'orange', 'red']);
+  expect(new Set(body.familyOrder).size).toBe(13);
+});
+
+test('tags that may mean the same are joined in one change', async () => {
+  const sent = server([], { 'POST /api/supplies/batch': { change: change({ kind: 'batch' }) } });
+  show(<TagsScreen />);
+  expect(await screen.findByText(/“Autumn” \(1\) and “autumns” \(1\) may mean the same/)).toBeTruthy();
+  press('All “Autumn”');
+  await waitFor(() =>
+    expect(sent[0]?.body).toEqual({
+      supplies: [{ id: 's2', version: 3 }],
+      set: { addTags: ['Autumn'], dropTags: ['autumns'] },
+    }),
+  );
+});
+
+test('lately: each change with its undo, undone ones without', async () => {
+  const line = (id: string, more: object) => ({
+    ...change({ id, kind: 'edit' }),
+    at: '2026-05-01T10:00:00.000Z',
+    undone: false,
+    ...more,
+  });
+  const sent = server([], {
+    'GET /api/changes': { changes: [line('c1', {}), line('c2', { kind: 'add', undone: true })] },
+    'POST /api/changes/c1/undo': { change: change({ kind: 'undo' }) },
+  });
+  show(<LatelyScreen />);
+  expect(await screen.findByText(/Undone since/)).toBeTruthy();
+  expect(screen.getAllByRole('button', { name: /^Undo/ })).toHaveLength(1);
+  press(/^Undo/);
+  await waitFor(() => expect(sent.map(({ path }) => path)).toEqual(['/api/changes/c1/undo']));
+});
+
+const range = record('r3', {
+  sort: 'range',
+  maker: 'Hollin & Quay',
+  name: 'Towpath',
+  kind: 'ink',
+  form: 'full-pad',
+  finish: 'matte',
+  entries: [
+    { name: 'Marsh Lantern', code: '418', hex: '#4c9a52' },
+    { name: 'Reed', code: '419', hex: '#8c9a52' },
+  ],
+});
+
+test('a range knows what is owned, and ticking adds the rest', async () => {
+  at({ range: 'r3' });
+  const sent = server([range], {
+    'POST /api/supplies/many': { ids: ['s9'], change: change({ kind: 'add' }) },
+  });
+  show(<RangesScreen />);
+  expect(await screen.findByText('1 of 2 owned, 50%')).toBeTruthy();
+  const owned = screen.getByRole('checkbox', { name: 'Marsh Lantern 418, owned' });
+  expect(owned.getAttribute('aria-disabled')).toBe('true');
+  fireEvent.click(screen.getByRole('checkbox', { name: 'Reed 419' }));
+  press('Add 1 supply');
+  await waitFor(() =>
+    expect(sent[0]?.body).toMatchObject({
+      supplies: [
+        {
+          name: 'Reed',
+          code: '419',
+          maker: 'Hollin & Quay',
+          range: 'Towpath',
+          kind: 'ink',
+          count: { items: 1, left: 60 },
+        },
+      ],
+    }),
+  );
+});
+
+const kit = record('r4', {
+  sort: 'group',
+  what: 'kit',
+  name: 'Winter cards',
+  note: '',
+  source: 'the fair',
+  acquiredOn: '2026-01-01',
+  price: { minor: 1250, currency: 'EUR' },
+  members: [{ supplyId: 's1', amount: 1 }],
+  matches: ['s2'],
+  dissolvedOn: null,
+});
+
+test('a kit shows what is in it and what goes with it, and is dissolved without losing either', async () => {
+  at({ group: 'r4' });
+  const sent = server([kit], { 'PUT /api/records/r4': { record: kit, change: change({ kind: 'record' }) } });
+  show(<KitsScreen />);
+  expect(await screen.findByText('12.50 EUR, from the fair')).toBeTruthy();
+  expect([screen.getByText('Marsh Lantern'), screen.getByText('Kiln Red')]).toHaveLength(2);
+  press('Dissolve it');
+  await waitFor(() => expect(sent).toHaveLength(1));
+  expect(sent[0]?.body).toMatchObject({
+    version: 2,
+    body: {
+      members: [{ supplyId: 's1' }],
+      matches: ['s2'],
+      dissolvedOn: expect.stringMatching(/^\d{4}-\d\d-\d\d$/),
+    },
+  });
+});
