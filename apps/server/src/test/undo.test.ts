@@ -17,7 +17,12 @@ interface Step {
     | 'arrange'
     | 'rack'
     | 'takeDown'
-    | 'import';
+    | 'import'
+    | 'batch'
+    | 'merge'
+    | 'verdict'
+    | 'pack'
+    | 'record';
   readonly pick: number;
 }
 
@@ -37,6 +42,11 @@ const steps = fc.array(
       'rack',
       'takeDown',
       'import',
+      'batch',
+      'merge',
+      'verdict',
+      'pack',
+      'record',
     ),
     pick: fc.nat(1000),
   }),
@@ -59,6 +69,9 @@ async function seen(world: World): Promise<unknown> {
   return {
     units: (await racks(world)).map(({ version: _, ...unit }) => unit),
     placements: document.placements,
+    records: document.records
+      .filter(({ removedAt }) => removedAt === null)
+      .map(({ id, body }) => ({ id, body })),
     supplies: list.map(({ version: _, updatedAt: __, ...supply }) => supply),
   };
 }
@@ -76,6 +89,54 @@ async function importOne({ http }: World, pick: number): Promise<Answer> {
   }
 }
 
+const VERDICTS = ['keep', 'use once', 'pass on', 'let go'] as const;
+const versioned = ({ id, version }: SupplyView) => ({ id, version });
+
+/** The steps that touch several supplies, or things beside them. */
+async function performMany({ http }: World, { act, pick }: Step, all: SupplyView[]): Promise<Answer> {
+  const [one, other] = [all[pick % Math.max(1, all.length)], all[(pick + 1) % Math.max(1, all.length)]];
+  const post = async (path: string, content: object) => (await http.post(path).send(content)).body as Answer;
+  switch (act) {
+    case 'batch':
+      return post('/api/supplies/batch', {
+        supplies: all.slice(0, 1 + (pick % 4)).map(versioned),
+        ...(pick % 5 === 0 ? { remove: true } : { set: { addTags: [`t${pick % 7}`], grade: 'best' } }),
+      });
+    case 'merge':
+      return one && other
+        ? post('/api/supplies/merge', { keep: versioned(one), other: versioned(other) })
+        : {};
+    case 'verdict':
+      return one
+        ? post(`/api/supplies/${one.id}/verdict`, { version: one.version, verdict: VERDICTS[pick % 4] })
+        : {};
+    case 'pack':
+      return post('/api/supplies/many', {
+        supplies: [1, 2].map((n) => ({ ...INK, name: `Lot ${pick} ${n}` })),
+        pack: { sort: 'group', what: 'pack', name: `Pack ${pick}` },
+      });
+    default:
+      return post('/api/records', {
+        body:
+          pick % 2 === 0
+            ? {
+                sort: 'group',
+                what: 'kit',
+                name: `Kit ${pick}`,
+                members: one ? [{ supplyId: one.id, amount: 1 }] : [],
+              }
+            : {
+                sort: 'preferences',
+                familyOrder: [],
+                lightness: 'dark-first',
+                units: 'metric',
+                currency: 'EUR',
+              },
+      });
+  }
+}
+const MANY: ReadonlySet<Step['act']> = new Set(['batch', 'merge', 'verdict', 'pack', 'record']);
+
 /** Does one step; answers the change it made, if it made one. */
 async function perform(world: World, { act, pick }: Step): Promise<string | undefined> {
   const { http } = world;
@@ -85,6 +146,7 @@ async function perform(world: World, { act, pick }: Step): Promise<string | unde
   const rack = units[pick % Math.max(1, units.length)];
   const put = (id: string, place: object | null) => http.put(`/api/supplies/${id}/place`).send({ place });
   const work = async (): Promise<Answer> => {
+    if (MANY.has(act)) return performMany(world, { act, pick }, all);
     if (act === 'add')
       return (await http.post('/api/supplies').send({ ...INK, name: `Ink ${pick}` })).body as Answer;
     if (act === 'import') return importOne(world, pick);
@@ -151,7 +213,7 @@ test('whatever was done, undoing it backwards leads back through every state, an
         world.close();
       }
     }),
-    { numRuns: 12 },
+    { numRuns: 20 },
   );
 }, 120_000);
 
