@@ -32,11 +32,12 @@ function amount(n: number, form: FormDefinition, act: LedgerView['act']): string
 }
 
 const PART_NAMES = { packs: 'packs', bases: 'cut bases', scraps: 'scraps' } as const;
+const ONE_PART = { packs: 'pack', bases: 'cut base', scraps: 'scrap' } as const;
 
 /** "2 packs · 14 cut bases · 3 scraps", or null where there are none. */
 export const sayParts = ({ stock }: SupplyView): string | null =>
   Object.entries(stock.parts)
-    .map(([part, n]) => `${n} ${PART_NAMES[part as keyof typeof PART_NAMES]}`)
+    .map(([part, n]) => `${n} ${(n === 1 ? ONE_PART : PART_NAMES)[part as keyof typeof PART_NAMES]}`)
     .join(' · ') || null;
 
 const day = (at: string): string => format(parseISO(at), 'd MMM yyyy');
