@@ -29,12 +29,15 @@ function report(label: string, prototypes: readonly Prototype[], rows: readonly 
   });
   const told = recalls.filter(({ n }) => n >= ENOUGH);
   const mean = told.reduce((sum, { recall }) => sum + recall, 0) / told.length;
+  const clear = judged.filter(({ vague }) => !vague);
   const plain = judged.filter(({ name }) => PLAIN.test(name));
   const sure = judged.filter(({ share }) => share >= 0.9);
   console.log(`${label}: ${percent(rate(judged))} of ${rows.length}, ${percent(mean)} over families`);
   console.log('  ' + recalls.map((r) => `${r.family} ${percent(r.recall)}/${r.n}`).join(', '));
   console.log(
-    `  plainly named ${percent(rate(plain))} of ${plain.length}; where the vote is 90% or more ${percent(rate(sure))} of ${sure.length}`,
+    `  without words between families (beige, khaki, cream) ${percent(rate(clear))} of ${clear.length};` +
+      ` plainly named ${percent(rate(plain))} of ${plain.length};` +
+      ` where the vote is 90% or more ${percent(rate(sure))} of ${sure.length}`,
   );
 }
 

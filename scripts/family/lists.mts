@@ -6,6 +6,8 @@ export interface Named {
   readonly name: string;
   readonly family: string;
   readonly hex: string;
+  /** The word lies between families (beige, khaki): it says less. */
+  readonly vague: boolean;
 }
 export interface NamedList {
   readonly rows: readonly Named[];
@@ -82,6 +84,8 @@ const CATEGORY = dictionary({
   brown: 'brown tan',
 });
 
+const VAGUE = new Set(['tan', 'beige', 'khaki', 'cream', 'ivory', 'taupe', 'sand']);
+
 const wordsOf = (name: string): string[] =>
   name
     .toLowerCase()
@@ -106,7 +110,8 @@ const list = (
   weight,
   rows: entries.flatMap((entry) => {
     const family = familyIn(entry);
-    return family ? [{ name: entry.name, family, hex: entry.hex }] : [];
+    const vague = wordsOf(entry.name).some((word) => VAGUE.has(word));
+    return family ? [{ name: entry.name, family, hex: entry.hex, vague }] : [];
   }),
 });
 

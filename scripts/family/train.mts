@@ -13,17 +13,20 @@ const SIZE_POWER = 0.5;
 const BALANCE: Readonly<Record<string, number>> = {
   red: -0.6,
   orange: -0.9,
-  yellow: -1,
+  yellow: -0.7,
   green: -0.2,
   teal: 0,
   blue: 0.2,
   purple: -0.2,
   pink: -0.4,
-  brown: 0,
+  brown: 0.25,
   black: -0.8,
   grey: 0.9,
   white: -0.4,
 };
+
+/** What a word between families says, against a plain one. */
+const VAGUE_SAYS = 0.35;
 
 interface Point {
   readonly at: readonly [number, number, number];
@@ -81,7 +84,7 @@ export function train(lists: readonly NamedList[]): Prototype[] {
         .filter((row) => row.family === family)
         .map((row): Point => {
           const { x, y, z } = feature(labOf(row.hex));
-          return { at: [x, y, z], weight };
+          return { at: [x, y, z], weight: row.vague ? weight * VAGUE_SAYS : weight };
         }),
     );
     const total = points.reduce((sum, { weight }) => sum + weight, 0);

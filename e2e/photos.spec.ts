@@ -1,0 +1,67 @@
+import { Jimp, JimpMime } from 'jimp';
+import { expect, test } from './room';
+
+test('a photo is kept with a supply as a small picture, and the undo takes it off again', async ({
+  page,
+  room,
+}) => {
+  await page.goto(`${room.url}/stash?supply=demo-000007`);
+  const choose = async (name: string, buffer: Buffer): Promise<void> => {
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Add a photo' }).click();
+    await (await chooser).setFiles({ name, mimeType: 'image/jpeg', buffer });
+  };
+  await choose('cat.jpg', Buffer.from('not a picture at all'));
+  await expect(page.getByText(/That is not a picture/)).toBeVisible();
+  const image = new Jimp({ width: 1200, height: 800, color: 0x4c9a52ff });
+  await choose('pad.jpg', await image.getBuffer(JimpMime.jpeg));
+  const thumb = page.getByRole('img', { name: /photo 1$/ });
+  await expect(thumb).toBeVisible();
+  const width = await thumb.evaluate((img: HTMLImageElement) => img.naturalWidth);
+  expect(width).toBeGreaterThan(0);
+  expect(width).toBeLessThanOrEqual(240);
+  await page.reload();
+  await expect(thumb).toBeVisible();
+  await page.getByRole('button', { name: 'Drop photo 1' }).click();
+  await expect(thumb).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(thumb).toBeVisible();
+});
+
+test('the same thing in another colour keeps everything but name, code and colour', async ({
+  page,
+  room,
+}) => {
+  await page.goto(`${room.url}/stash?q=satin&kind=ribbon`);
+  await page.getByRole('button', { name: /spool/ }).first().click();
+  await page.getByRole('button', { name: 'Add the same thing in another colour' }).click();
+  await expect(page.getByRole('textbox', { name: 'Maker' })).toHaveValue('Brindlebobbin');
+  await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('');
+  await expect(page.getByRole('radio', { name: 'satin' })).toBeChecked();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Other Sash');
+  await page.getByRole('textbox', { name: 'Colour', exact: true }).fill('#2f9596');
+  await page.getByLabel(/^How much/).fill('3 yd');
+  await page.getByRole('button', { name: 'Add and look' }).click();
+  await expect(page.getByRole('heading', { name: 'Other Sash' })).toBeVisible();
+  await expect(page.getByText('satin', { exact: true })).toBeVisible();
+});
+
+test('a kit is begun, filled by searching, and dissolved without losing its things', async ({
+  page,
+  room,
+}) => {
+  await page.goto(`${room.url}/stash/kits`);
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await expect(page.getByText('The name is missing.', { exact: false })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Its name' }).fill('Winter cards');
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await page.getByRole('button', { name: 'Choose what is in it' }).click();
+  await page.getByLabel('Colour, name, code or place').fill('ember latch full pad');
+  await page.getByRole('checkbox', { name: /Ember Latch/ }).click();
+  await expect(page.getByText('Winter cards: kept.')).toBeVisible();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await expect(page.getByText('Ember Latch')).toBeVisible();
+  await page.getByRole('button', { name: 'Dissolve it' }).click();
+  await expect(page.getByText(/its things stand on their own/)).toBeVisible();
+  await expect(page.getByText('Ember Latch')).toBeVisible();
+});
