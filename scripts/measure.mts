@@ -11,7 +11,7 @@ import { keyed, placeInGrid, shelfFigures, type PlaceItem } from '../packages/co
 import { openStore } from '../apps/server/src/db/open.ts';
 import { systemPorts } from '../apps/server/src/services/ports.ts';
 import { restoreDocument } from '../apps/server/src/services/restore.ts';
-import { listSupplies } from '../apps/server/src/services/supplies.ts';
+import { StashList } from '../apps/server/src/services/stashList.ts';
 import { previewArrange } from '../apps/server/src/services/arrange.ts';
 import { demoRoom } from '../apps/server/src/demo/room.ts';
 import { randomStream } from '../apps/server/src/demo/random.ts';
@@ -73,6 +73,7 @@ for (const n of [120, 1000, 5000]) {
     ...model,
     id: `s${i}`,
     name: `Ink ${i}`,
+    number: i + 1,
     hex: hex(),
   }));
   const ledger = supplies.map(({ id }, i) => ({
@@ -83,6 +84,7 @@ for (const n of [120, 1000, 5000]) {
     amount: null,
     items: 1,
     left: 60,
+    part: null,
     undoes: null,
   }));
   const rack = room.units[0];
@@ -95,7 +97,9 @@ for (const n of [120, 1000, 5000]) {
     columns: Math.ceil(Math.min(n, 2500) / 55),
   }));
   await restoreDocument(context, { ...room, units, supplies, placements: [], ledger });
-  console.log(`list ${n} supplies on the server: ${await timed(() => listSupplies(context))}`);
+  console.log(
+    `list ${n} supplies on the server, read anew: ${await timed(() => new StashList(store).asJson())}`,
+  );
   const request = { kinds: ['ink' as const], unitIds: units.map(({ id }) => id) };
   console.log(`preview arranging ${n} on the server: ${await timed(() => previewArrange(context, request))}`);
   store.close();

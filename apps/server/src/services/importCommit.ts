@@ -1,4 +1,4 @@
-import type { RowVerdict } from '@red-shelf/core';
+import { sparse, type RowVerdict } from '@red-shelf/core';
 import type { ImportCommit, ImportProgress } from '@red-shelf/contract';
 import { chunks, type Tx } from '../db/open';
 import { supplyRecord } from '../db/supplyRepository';
@@ -101,7 +101,8 @@ async function writeRows(
     for (const { id, draft, count } of some) {
       const before = await supplyRecord(tx, id);
       if (!before) throw new Error(`Supply ${id} vanished inside a transaction`);
-      const { kind, form, name, maker, range, code, hex, finish, familyOverride, familyReason, note } = draft;
+      const { kind, form, name, maker, range, code, hex, finish, familyOverride, familyReason, note, facts } =
+        draft;
       const fields = {
         kind,
         form,
@@ -114,6 +115,7 @@ async function writeRows(
         familyOverride,
         familyReason,
         note,
+        facts: sparse(facts),
       };
       await recorder.writeSupply(before, {
         ...before,

@@ -27,6 +27,9 @@ const CELL: Readonly<Record<CellRefusal['code'], (r: RowView['refusals'][number]
   not_a_colour: ({ given }) => `“${given}” is not a colour`,
   not_a_quantity: ({ given }) => `“${given}” is not a quantity`,
   negative: ({ given }) => `${given} is less than nothing`,
+  unknown_standing: ({ given, known }) => `“${given}” is not one of ${known?.join(', ')}`,
+  not_a_barcode: ({ given }) => `“${given}” is not a barcode`,
+  not_a_day: ({ given }) => `“${given}” is not a day like 2026-05-31`,
   unknown_level: ({ given }) => `“${given}” is not full, half, low, empty or a percentage`,
 };
 

@@ -31,6 +31,10 @@ export function writeCsv(supplies: readonly (SupplyDraft & OpeningCount)[]): str
       family: supply.familyOverride ?? '',
       familyReason: supply.familyReason,
       note: supply.note,
+      tags: (supply.facts.tags ?? []).join(', '),
+      standing: supply.facts.status ?? '',
+      barcode: supply.facts.barcode ?? '',
+      acquired: supply.facts.acquiredOn ?? '',
       ...quantityCells(supply),
     };
     return LIST_FIELDS.map((field) => cells[field]);

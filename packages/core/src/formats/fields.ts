@@ -13,6 +13,10 @@ export const LIST_FIELDS = [
   'quantity',
   'level',
   'note',
+  'tags',
+  'standing',
+  'barcode',
+  'acquired',
 ] as const;
 export type ListField = (typeof LIST_FIELDS)[number];
 
@@ -33,6 +37,10 @@ export const LIST_FIELD_NAMES: Readonly<Record<ListField, string>> = {
   quantity: 'Quantity',
   level: 'Level',
   note: 'Note',
+  tags: 'Tags',
+  standing: 'Standing',
+  barcode: 'Barcode',
+  acquired: 'Acquired',
 };
 
 const HEADINGS: Readonly<Record<ListField, readonly string[]>> = {
@@ -49,6 +57,10 @@ const HEADINGS: Readonly<Record<ListField, readonly string[]>> = {
   quantity: ['quantity', 'qty', 'how many', 'count', 'amount', 'stock', 'owned', 'left', 'pcs'],
   level: ['level', 'fill', 'fullness'],
   note: ['note', 'notes', 'comment', 'comments', 'remarks'],
+  tags: ['tags', 'tag', 'keywords', 'labels'],
+  standing: ['standing', 'status', 'availability'],
+  barcode: ['barcode', 'ean', 'upc', 'gtin'],
+  acquired: ['acquired', 'bought', 'bought on', 'purchase date', 'date'],
 };
 
 const plain = (heading: string): string =>

@@ -1,4 +1,5 @@
 import { fold } from '../search/fold';
+import type { Facts } from '../supply/facts';
 import type { ColumnMapping, ListField } from './fields';
 import type { CellRefusal } from './refusal';
 import { readRow, type RowDefaults } from './rowRead';
@@ -48,6 +49,14 @@ const CHANGEABLE = {
   note: 'note',
 } as const satisfies Partial<Record<ListField, keyof SupplyDraft>>;
 
+/** Facts a list may say, and what they are called in it. */
+const FACT_OF = {
+  tags: 'tags',
+  standing: 'status',
+  barcode: 'barcode',
+  acquired: 'acquiredOn',
+} as const satisfies Partial<Record<ListField, keyof Facts>>;
+
 export interface ListToImport {
   readonly rows: readonly (readonly string[])[];
   readonly lines: readonly number[];
@@ -91,11 +100,21 @@ function compare(
     next[key] = reading.draft[key];
     fields.push(field);
   }
+  const facts: Record<string, unknown> = { ...there.facts };
+  for (const [field, key] of Object.entries(FACT_OF) as [keyof typeof FACT_OF, keyof Facts][]) {
+    if (!reading.given.has(field)) continue;
+    const [now, then] = [there.facts[key], reading.draft.facts[key]];
+    // The usual standing need not be said.
+    const usual = (value: unknown): string => JSON.stringify(value ?? (key === 'status' ? 'current' : null));
+    if (usual(now) === usual(then)) continue;
+    facts[key] = then;
+    fields.push(field);
+  }
   const { count } = reading;
   const recount = count !== null && (count.items !== there.items || count.left !== there.left);
   if (recount) fields.push('quantity');
   const { id, items: _items, left: _left, ...now } = there;
-  const draft: SupplyDraft = { ...now, ...next };
+  const draft: SupplyDraft = { ...now, ...next, facts };
   if (fields.length === 0) return { line, verdict: 'same', id, draft };
   return { line, verdict: 'change', id, draft, count: recount ? count : null, fields };
 }

@@ -5,6 +5,7 @@ import { formOf, formsOfKind } from '../kinds/registry';
 import { readCsv, type CsvTable } from './csvRead';
 import { writeCsv } from './csvWrite';
 import { guessMapping } from './fields';
+import type { Facts } from '../supply/facts';
 import { planImport, type KnownSupply, type RowVerdict } from './importPlan';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
@@ -98,6 +99,11 @@ const supply = fc
     finish: fc.constantFrom(...FINISHES),
     items: fc.nat(5),
     share: fc.float({ min: 0, max: 1, noNaN: true }),
+    facts: fc.constantFrom<Facts>(
+      {},
+      { tags: ['autumn', 'tea'], status: 'retired' },
+      { barcode: '4006381333931', acquiredOn: '2026-02-28' },
+    ),
   })
   .map(({ formIndex, rgb, items, share: given, ...rest }): Omit<KnownSupply, 'id'> => {
     const share = Math.abs(given); // never −0
@@ -121,7 +127,6 @@ const supply = fc
       familyOverride: null,
       familyReason: '',
       note: '',
-      facts: {},
     };
   });
 
@@ -164,5 +169,30 @@ test('only what the file says is changed', () => {
     fields: ['colour'],
     count: null,
     draft: { hex: '#4b8844', finish: 'shimmer', familyOverride: 'teal', note: 'dry' },
+  });
+});
+
+test('tags, standing, barcode and day acquired come in, and what is wrong is said cell by cell', () => {
+  const csv = 'Name,Colour,Tags,Standing,Barcode,Acquired\n';
+  const [good] = plan(`${csv}Fern,#4c9a52,"autumn; tea",Retired,4006381333931,2026-02-28\n`, []);
+  expect(good).toMatchObject({
+    verdict: 'add',
+    draft: {
+      facts: {
+        tags: ['autumn', 'tea'],
+        status: 'retired',
+        barcode: '4006381333931',
+        acquiredOn: '2026-02-28',
+      },
+    },
+  });
+  const [bad] = plan(`${csv}Fern,#4c9a52,,borrowed,?!,spring\n`, []);
+  expect(bad).toMatchObject({
+    verdict: 'refuse',
+    refusals: [
+      { field: 'standing', code: 'unknown_standing', given: 'borrowed' },
+      { field: 'barcode', code: 'not_a_barcode' },
+      { field: 'acquired', code: 'not_a_day', given: 'spring' },
+    ],
   });
 });

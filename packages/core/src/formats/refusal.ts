@@ -13,7 +13,10 @@ export interface CellRefusal {
     | 'not_a_colour'
     | 'not_a_quantity'
     | 'negative'
-    | 'unknown_level';
+    | 'unknown_level'
+    | 'unknown_standing'
+    | 'not_a_barcode'
+    | 'not_a_day';
   readonly given: string;
   readonly known?: readonly string[];
   readonly most?: number;

@@ -4,6 +4,7 @@ import { parseColour } from '../colour/parse';
 import { KINDS, type FormDefinition, type Kind } from '../kinds/definition';
 import { findForm, formsOfKind, KIND_DEFINITIONS } from '../kinds/registry';
 import { fold } from '../search/fold';
+import { factsSchema, STATUSES, type Facts } from '../supply/facts';
 import type { ColumnMapping, ListField } from './fields';
 import { readQuantity } from './quantity';
 import type { CellRefusal } from './refusal';
@@ -92,11 +93,43 @@ export function readRow(cells: readonly string[], mapping: ColumnMapping, defaul
     familyOverride,
     familyReason,
     note: text('note'),
-    facts: {},
+    facts: readFacts(cell, refusals),
   };
   if (refusals.length > 0 || !colour.ok) return { ok: false, refusals };
   const count = quantity === null ? null : quantity.ok ? quantity.count : null;
   return { ok: true, draft: { ...draft, hex: colour.hex }, count, given };
+}
+
+/** Tags, standing, barcode and day acquired; what is not in the file is left out. */
+function readFacts(cell: (field: ListField) => string, refusals: CellRefusal[]): Facts {
+  const read = <K extends keyof Facts>(
+    field: ListField,
+    key: K,
+    value: (text: string) => unknown,
+    code: CellRefusal['code'],
+    known?: readonly string[],
+  ): Partial<Facts> => {
+    const text = cell(field);
+    if (text === '') return {};
+    const checked = factsSchema.shape[key].safeParse(value(text));
+    if (checked.success) return { [key]: checked.data };
+    refusals.push({ field, code, given: text.slice(0, 40), ...(known ? { known } : {}) });
+    return {};
+  };
+  const tagsOf = (text: string): string[] => [
+    ...new Set(
+      text
+        .split(/[,;|]/)
+        .map((tag) => tag.trim())
+        .filter(Boolean),
+    ),
+  ];
+  return {
+    ...read('tags', 'tags', tagsOf, 'too_long'),
+    ...read('standing', 'status', (text) => fold(text), 'unknown_standing', STATUSES),
+    ...read('barcode', 'barcode', (text) => text, 'not_a_barcode'),
+    ...read('acquired', 'acquiredOn', (text) => text, 'not_a_day'),
+  };
 }
 
 function readKind(word: string, absent: Kind, refusals: CellRefusal[]): Kind {
