@@ -7,6 +7,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
+import playwrightConfig from '../playwright.config.ts';
 import { openStore } from '../apps/server/src/db/open.ts';
 import { systemPorts } from '../apps/server/src/services/ports.ts';
 import { restoreDocument } from '../apps/server/src/services/restore.ts';
@@ -29,19 +30,7 @@ console.log(`${COUNT} supplies brought in by a document in ${(performance.now() 
 store.close();
 
 const { process: server, url } = await startServer(['apps/server/dist/main.js'], { cwd: process.cwd(), db });
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-    '--enable-precise-memory-info',
-  ],
-});
+const browser = await chromium.launch(playwrightConfig.projects[0].use.launchOptions);
 
 /** From asking for the page to the frame in which the first supply stands on it, as the page's own clock has it. */
 async function firstScreen(size: { width: number; height: number }): Promise<{ cold: number; warm: number }> {

@@ -11,7 +11,7 @@ import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
-import { useFactsChange } from './Swatches';
+import { useFactsChange } from './useSupplyChange';
 
 interface ManageProps {
   readonly supply: SupplyView;

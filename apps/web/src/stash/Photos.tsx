@@ -8,7 +8,7 @@ import { colour, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
-import { useFactsChange } from './Swatches';
+import { useFactsChange } from './useSupplyChange';
 
 const THUMB = 96;
 

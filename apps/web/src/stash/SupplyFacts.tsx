@@ -1,16 +1,15 @@
-import { attributesOf, familyOf, formOf, reservedOf, type Family } from '@red-shelf/core';
+import { attributesOf, familyOf, formOf, reservedOf } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { format, parseISO } from 'date-fns';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
 import { usePreferences } from '../api/queries';
-import { useChange } from '../api/useChange';
 import { sayLastUsed, sayParts, sayStock, sayWhat } from '../copy/supply';
 import { sayAttribute, sayLength, sayPrice, type Units } from '../measure/say';
 import { colour, LIP, space } from '../theme/tokens';
 import { Flag, Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { FamilyAsk } from './FamilyAsk';
+import { useSupplyChange } from './useSupplyChange';
 
 /** What is known of a supply, in the order one asks: what, where, how much, which colour, what else. */
 export function SupplyFacts({
@@ -84,28 +83,7 @@ function Standing({ supply: { facts } }: { readonly supply: SupplyView }) {
 
 function FamilyLine({ supply }: { readonly supply: SupplyView }) {
   const opinion = familyOf(supply.hex, supply.finish);
-  const { kind, form, name, maker, range, code, hex, finish, note, facts, version } = supply;
-  const file = useChange(
-    ({ familyOverride, familyReason }: { familyOverride: Family | null; familyReason: string }) =>
-      call(routes.editSupply, {
-        id: supply.id,
-        body: {
-          kind,
-          form,
-          name,
-          maker,
-          range,
-          code,
-          hex,
-          finish,
-          note,
-          facts,
-          version,
-          familyOverride,
-          familyReason,
-        },
-      }),
-  );
+  const file = useSupplyChange(supply);
   const family = supply.familyOverride
     ? `${supply.familyOverride}, by your word${supply.familyReason ? `: ${supply.familyReason}` : ''}`
     : `${supply.family} (${Math.round(opinion.confidence * 100)}% sure, else ${opinion.runnerUp})`;
@@ -116,8 +94,8 @@ function FamilyLine({ supply }: { readonly supply: SupplyView }) {
         {supply.finish === 'matte' ? '' : ` · ${supply.finish}`} · {family}
       </Txt>
       <FamilyAsk
-        hex={hex}
-        finish={finish}
+        hex={supply.hex}
+        finish={supply.finish}
         override={supply.familyOverride}
         onChoose={(familyOverride, familyReason) => file.mutate({ familyOverride, familyReason })}
       />

@@ -1,10 +1,8 @@
-import { GROUNDS, MADE, type Facts, type SupplySwatch } from '@red-shelf/core';
+import { GROUNDS, MADE, parseColour, type SupplySwatch } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
-import { useChange } from '../api/useChange';
 import { ColourWays } from '../colourways/ColourWays';
 import type { TakenColour } from '../colourways/taken';
 import { colour, radius, space, TOUCH } from '../theme/tokens';
@@ -13,35 +11,7 @@ import { Choice } from '../ui/Choice';
 import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
-import { parseColour } from '@red-shelf/core';
-
-/** What editing a supply sends when only its facts change. */
-const editBody = (supply: SupplyView, facts: Facts) => {
-  const { kind, form, name, maker, range, code, hex, finish, familyOverride, familyReason, note, version } =
-    supply;
-  return {
-    kind,
-    form,
-    name,
-    maker,
-    range,
-    code,
-    hex,
-    finish,
-    familyOverride,
-    familyReason,
-    note,
-    version,
-    facts,
-  };
-};
-
-/** Writes a supply's facts, everything else as it is. */
-export function useFactsChange(supply: SupplyView) {
-  return useChange((facts: Facts) =>
-    call(routes.editSupply, { id: supply.id, body: editBody(supply, facts) }),
-  );
-}
+import { useFactsChange } from './useSupplyChange';
 
 /** The colours a supply really makes, each made how and on what; one of them is true and decides the order. */
 export function Swatches({ supply }: { readonly supply: SupplyView }) {
