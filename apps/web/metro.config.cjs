@@ -18,7 +18,13 @@ config.resolver.resolveRequest = (context, name, platform) => {
     name === 'react-native-vector-icons/MaterialCommunityIcons'
   )
     return { type: 'sourceFile', filePath: noIconFont };
+  // pdf-lib asks for tslib's CommonJS, which Metro cannot read its names from.
+  if (name === 'tslib') return context.resolveRequest(context, 'tslib/tslib.es6.js', platform);
   return context.resolveRequest(context, name, platform);
 };
+
+// A module runs when something of it is first used, not when it is first named: the first screen comes sooner.
+config.transformer.getTransformOptions = () =>
+  Promise.resolve({ transform: { experimentalImportSupport: false, inlineRequires: true } });
 
 module.exports = config;

@@ -1,4 +1,4 @@
-import { FAMILY_GROUPS, KINDS } from '@red-shelf/core';
+import { FAMILY_GROUPS, KINDS, SORT_KEYS } from '@red-shelf/core';
 import { z } from 'zod';
 
 const scheme = z.object({
@@ -6,12 +6,20 @@ const scheme = z.object({
   lightness: z.enum(['light-first', 'dark-first']),
 });
 
+/** Sort recipes by kind, or `kind/form` for the exceptions. */
+export const recipesBody = z.record(
+  z.string().max(40),
+  z.array(z.enum(SORT_KEYS)).max(SORT_KEYS.length, 'A recipe names each key once.'),
+);
+
 export const arrangeRequest = z.object({
   kinds: z.array(z.enum(KINDS)).min(1, 'Choose at least one kind to arrange.'),
   unitIds: z.array(z.string()).min(1, 'Choose at least one rack to arrange into.'),
   /** Also bring in supplies of these kinds that live in other racks. */
   fromElsewhere: z.boolean().default(false),
   scheme: scheme.optional(),
+  /** Recipes by kind, or `kind/form`; what has none stands in rainbow order. */
+  recipes: recipesBody.optional(),
 });
 export type ArrangeRequest = z.input<typeof arrangeRequest>;
 

@@ -1,4 +1,4 @@
-import { ACTS, FAMILIES, factsSchema, FINISHES, KINDS, PARTS } from '@red-shelf/core';
+import { ACTS, FAMILIES, factsSchema, FINISHES, KINDS, PARTS, unitFactsSchema } from '@red-shelf/core';
 import { z } from 'zod';
 import { recordBody } from './records';
 
@@ -39,6 +39,7 @@ const documentUnit = z.object({
   slotWidthUm: z.int().min(1),
   slotHeightUm: z.int().min(1),
   slotDepthUm: z.int().min(1),
+  facts: unitFactsSchema.default({}),
   removedAt: when.nullable(),
 });
 const documentLedger = z.object({

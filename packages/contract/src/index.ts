@@ -19,8 +19,12 @@ export { MOST_RANGE_BYTES, type RangeReadingView } from './rangeFile';
 export {
   PREFERENCES_ID,
   preferencesBody,
+  NUDGES,
   recordBody,
+  type ChallengeBody,
   type GroupBody,
+  type NeedBody,
+  type Nudge,
   type Preferences,
   type RangeBody,
   type RecordBody,
@@ -38,4 +42,4 @@ export {
   type StockRequestBody,
   type SupplyView,
 } from './supply';
-export { newUnit, type NewUnit, type UnitView, type WallView } from './wall';
+export { newUnit, type EditedUnit, type NewUnit, type UnitView, type WallView } from './wall';

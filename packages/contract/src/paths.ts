@@ -30,6 +30,7 @@ export const paths = {
   scannables: at('GET', '/api/devices/scanner'),
   getWall: at('GET', '/api/wall'),
   addUnit: at('POST', '/api/units'),
+  editUnit: at('PUT', '/api/units/:id'),
   removeUnit: at('POST', '/api/units/:id/remove'),
   previewArrange: at('POST', '/api/arrange/preview'),
   applyArrange: at('POST', '/api/arrange/apply'),

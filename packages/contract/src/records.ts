@@ -1,5 +1,6 @@
-import { FAMILY_GROUPS, FINISHES, KINDS, VERDICTS } from '@red-shelf/core';
+import { FAMILY_GROUPS, FINISHES, HEMISPHERES, KINDS, NEEDED_AS, VERDICTS } from '@red-shelf/core';
 import { z } from 'zod';
+import { recipesBody } from './arrange';
 
 /** Things kept whole beside the supplies: kits and collections, bought packs, ranges, sessions, preferences. */
 const id = z.string().min(1).max(64);
@@ -15,7 +16,7 @@ const price = z
 /** Members stay whole until the group is dissolved; a pack remembers what was bought together. */
 export const groupBody = z.object({
   sort: z.literal('group'),
-  what: z.enum(['kit', 'collection', 'pack']),
+  what: z.enum(['kit', 'collection', 'pack', 'palette']),
   name: named('The name'),
   note: line('The note', 2000).default(''),
   source: line('Where it came from', 120).default(''),
@@ -25,6 +26,8 @@ export const groupBody = z.object({
   /** Solids that go with it. */
   matches: z.array(id).max(200).default([]),
   dissolvedOn: z.iso.date().nullable().default(null),
+  /** Palettes: the unit that holds it instead of a family. */
+  home: id.nullable().default(null),
 });
 
 /** What exists in a maker's range, for ticking what is owned. */
@@ -72,19 +75,69 @@ export const sessionBody = z.object({
   finishedOn: z.iso.date().nullable().default(null),
 });
 
+/** Something storage still lacks, that a discarded thing might serve as. Sizes in µm; 0 where any will do. */
+export const needBody = z.object({
+  sort: z.literal('need'),
+  what: z.enum(NEEDED_AS),
+  where: named('What it is for'),
+  widthUm: z.int().min(0).max(10_000_000).default(0),
+  heightUm: z.int().min(0).max(10_000_000).default(0),
+  count: z
+    .int('How many must be a whole number.')
+    .min(0, 'How many cannot be less than none.')
+    .max(1000, 'At most 1,000 of one thing.'),
+});
+
+/** "Use only this box": from a day until another, only what lives in one unit. */
+export const challengeBody = z.object({
+  sort: z.literal('challenge'),
+  unitId: id,
+  unitName: line('The name', 60),
+  from: z.iso.date(),
+  until: z.iso.date(),
+});
+
+export const NUDGES = ['due', 'forgotten', 'caps', 'partners', 'unused', 'seasons', 'misfits'] as const;
+export type Nudge = (typeof NUDGES)[number];
+
 export const preferencesBody = z.object({
   sort: z.literal('preferences'),
   familyOrder: z.array(z.enum(FAMILY_GROUPS)).max(FAMILY_GROUPS.length),
   lightness: z.enum(['light-first', 'dark-first']),
   units: z.enum(['metric', 'inches']),
   currency: z.string().regex(/^[A-Z]{3}$/, 'A currency is three letters, such as EUR.'),
+  /** One in, one out: at most so many of a kind. */
+  caps: z
+    .partialRecord(
+      z.enum(KINDS),
+      z
+        .int('A limit must be a whole number.')
+        .min(1, 'A limit is at least one.')
+        .max(100_000, 'A limit is at most 100,000.'),
+    )
+    .default({}),
+  recipes: recipesBody.default({}),
+  hemisphere: z.enum(HEMISPHERES).default('north'),
+  /** Things for another time of year are left out of the stash until a month before it. */
+  hideOutOfSeason: z.boolean().default(false),
+  /** Nudges the person switched off. */
+  muted: z.array(z.enum(NUDGES)).default([]),
 });
 export type Preferences = z.infer<typeof preferencesBody>;
 export const PREFERENCES_ID = 'preferences';
 
-export const recordBody = z.discriminatedUnion('sort', [groupBody, rangeBody, sessionBody, preferencesBody]);
+export const recordBody = z.discriminatedUnion('sort', [
+  groupBody,
+  rangeBody,
+  sessionBody,
+  preferencesBody,
+  needBody,
+  challengeBody,
+]);
 export type RecordBody = z.infer<typeof recordBody>;
 export type GroupBody = z.infer<typeof groupBody>;
+export type NeedBody = z.infer<typeof needBody>;
+export type ChallengeBody = z.infer<typeof challengeBody>;
 export type RangeBody = z.infer<typeof rangeBody>;
 export type SessionBody = z.infer<typeof sessionBody>;
 

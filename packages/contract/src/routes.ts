@@ -8,7 +8,7 @@ import { editedRecord, newRecord, recordView } from './records';
 import { paths, type RoutePath } from './paths';
 import { rangeReading } from './rangeFile';
 import { editedSupply, ledgerView, newSupply, place, stockRequest, supplyView } from './supply';
-import { newUnit, unitView, wallView } from './wall';
+import { editedUnit, newUnit, unitView, wallView } from './wall';
 
 /** One HTTP route: what goes in and what comes out, for server and client alike. */
 export interface Route<
@@ -60,6 +60,7 @@ export const routes = {
   scannables: route(paths.scannables, nothing, z.object({ things: z.array(scannable) })),
   getWall: route(paths.getWall, nothing, wallView),
   addUnit: route(paths.addUnit, newUnit, changed.extend({ unit: unitView })),
+  editUnit: route(paths.editUnit, editedUnit, changed.extend({ unit: unitView })),
   removeUnit: route(paths.removeUnit, z.object({ version: z.int() }), changed),
   previewArrange: route(paths.previewArrange, arrangeRequest, arrangePreview),
   applyArrange: route(paths.applyArrange, arrangeRequest.extend({ token: z.string() }), changed),

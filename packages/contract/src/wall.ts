@@ -1,4 +1,4 @@
-import { KINDS, UNIT_TEMPLATES } from '@red-shelf/core';
+import { KINDS, UNIT_TEMPLATES, unitFactsSchema } from '@red-shelf/core';
 import { z } from 'zod';
 
 const mm = (label: string) =>
@@ -24,18 +24,35 @@ export const unitView = z.object({
   frontMm: z.number(),
   holds: z.array(z.enum(KINDS)),
   end: z.enum(ENDS),
+  /** Standing, reach, limit, order of filling, labels. */
+  facts: unitFactsSchema,
 });
 export type UnitView = z.infer<typeof unitView>;
 
 export const wallView = z.object({ roomName: z.string(), units: z.array(unitView) });
 export type WallView = z.infer<typeof wallView>;
 
+const unitName = z
+  .string()
+  .trim()
+  .min(1, 'Give the unit a name.')
+  .max(60, 'The name may have at most 60 characters.');
+
+/** What can be changed of a unit that stands. `after` moves it behind another (null: to the front); left out, it stays. */
+export const editedUnit = z.object({
+  version: z.int().min(1, 'Say which version you saw.'),
+  name: unitName,
+  facts: unitFactsSchema,
+  after: z.string().nullable().optional(),
+});
+export type EditedUnit = z.infer<typeof editedUnit>;
+
 /** A unit to put up. Sizes not given come from the template. */
 export const newUnit = z.object({
   template: z
     .string()
     .refine((id) => UNIT_TEMPLATES.some((t) => t.id === id), 'Choose a kind of unit from the list.'),
-  name: z.string().trim().min(1, 'Give the unit a name.').max(60, 'The name may have at most 60 characters.'),
+  name: unitName,
   rows: z
     .number({ error: 'Rows must be a number.' })
     .int('Rows must be a whole number.')

@@ -57,9 +57,11 @@ export {
   sparse,
   statusOf,
   STATUSES,
+  UNUSED_WHY,
   type Facts,
   type Grade,
   type Status,
+  type UnusedWhy,
 } from './supply/facts';
 export { envelopeOf } from './supply/envelope';
 export { checkFacts, fittingAttributes, type FactRefusal } from './supply/check';
@@ -83,6 +85,32 @@ export {
 } from './kinds/registry';
 export { fitInSlot, slotAddress, slotCount, type FitRefusal, type GridUnit } from './storage/unit';
 export { findTemplate, UNIT_TEMPLATES, type UnitTemplate } from './storage/templates';
+export {
+  fillingOrder,
+  FILLINGS,
+  isOnWall,
+  REACHES,
+  STANDINGS,
+  unitFactsSchema,
+  type UnitFacts,
+} from './storage/unitFacts';
+export { labelPrint, slotLabels, type SlotLabel } from './storage/labels';
+export { misfits, type Misfit } from './storage/misfit';
+export { painOf, type Pain } from './storage/pain';
+export {
+  DEFAULT_RECIPE,
+  headingOf,
+  makeRecipeOrder,
+  makerCounts,
+  makeRecipesOrder,
+  recipeOf,
+  SORT_KEYS,
+  type Recipe,
+  type Recipes,
+  type Sortable,
+  type SortKey,
+} from './arrange/recipe';
+export { pairSubjects, shareIntoDrawers, type Drawer, type DrawerGroup } from './arrange/drawers';
 export { DEFAULT_SCHEME, type Scheme } from './arrange/scheme';
 export { familyGroupOf, keyed, makeRainbowOrder, rainbowOrder, type ColouredItem } from './arrange/order';
 export { shelfFigures, type ShelfFigures } from './arrange/figures';
@@ -91,6 +119,7 @@ export {
   type Arrangement,
   type LeftOverReason,
   type PlaceItem,
+  type PlaceOptions,
   type PlaceUnit,
 } from './arrange/place';
 export {
@@ -103,6 +132,16 @@ export {
 } from './stock/ledger';
 export { checkStockRequest, type StockRefusal, type StockRequest } from './stock/act';
 export { LEVELS, levelOf, sayLeft, usesAtLevel, type Level } from './stock/level';
+export { lettersMissing, parseLetters, printLetters, shortVowels, type LetterCounts } from './stock/letters';
+export { freeOf, heldByKits, type Held } from './stock/free';
+export { capVerdict, type CapVerdict } from './nudges/caps';
+export { forgottenTen } from './nudges/forgotten';
+export { dueOnes, type Due } from './nudges/due';
+export { missingPartners, type MissingPartner } from './nudges/partners';
+export { HEMISPHERES, outOfSeason, seasonOf, seasonState, type Hemisphere } from './nudges/seasons';
+export { neverUsed, type Unused } from './nudges/unused';
+export { breakUpAdvice } from './nudges/breakUp';
+export { MEDIA, paperFor, whyPaper, type Medium } from './guide/paperFor';
 export { findGaps, type Gaps, type GapSubject } from './gaps/running';
 export { fold } from './search/fold';
 export { searchable, type Searchable, type SearchSubject } from './search/subject';
@@ -110,6 +149,7 @@ export { makeStashSearch, type StashSearch } from './search/stashSearch';
 export { doubling, nearColours, ownIt, type Owned, type OwnAnswer, type OwnReason } from './own/ownIt';
 export { readBarcode, withCheckDigit, type BarcodeReading } from './own/barcode';
 export { sortOutOrder, VERDICTS, type Doubt, type SortSubject, type Verdict } from './sortout/candidates';
+export { NEEDED_AS, salvageFor, type StorageNeed } from './sortout/salvage';
 export { spaceFreed, spaceOf, type Space } from './sortout/space';
 export { ownedOfRange, readRange, type RangeEntry, type RangeReading } from './ranges/range';
 export { tagCounts, tagTwins, type TagCount } from './gather/tags';

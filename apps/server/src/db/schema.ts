@@ -1,4 +1,4 @@
-import type { Act, Facts, Family, Finish, Kind, Part, Stock, StockState } from '@red-shelf/core';
+import type { Act, Facts, Family, Finish, Kind, Part, Stock, StockState, UnitFacts } from '@red-shelf/core';
 import type { ChangeView, RecordBody } from '@red-shelf/contract';
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
@@ -72,6 +72,8 @@ export const units = sqliteTable('units', {
   slotWidthUm: integer('slot_width_um').notNull(),
   slotHeightUm: integer('slot_height_um').notNull(),
   slotDepthUm: integer('slot_depth_um').notNull(),
+  /** Standing, reach, limit, order of filling, labels; see the core's unit facts. */
+  facts: text({ mode: 'json' }).$type<UnitFacts>().notNull().default({}),
   removedAt: text('removed_at'),
 });
 

@@ -4,6 +4,7 @@ import { randomStream } from './random';
 const RIBBON_MATERIALS = ['satin', 'satin', 'grosgrain', 'organza', 'velvet'] as const;
 const RIBBON_WIDTHS_UM = [6_350, 9_525, 15_875, 25_400, 38_100] as const;
 const STICKER_PURPOSES = ['planner days', 'birthdays', 'harvest', 'garden', 'letters'] as const;
+const STICKER_SEASONS = ['all year', 'autumn', 'all year', 'summer', 'holiday'] as const;
 const DAY = 86_400_000;
 const SEED = 77;
 
@@ -25,7 +26,10 @@ function attributesOf(kind: Kind, form: string, i: number): Facts['attributes'] 
         width: RIBBON_WIDTHS_UM[(i * 3) % RIBBON_WIDTHS_UM.length] ?? 15_875,
       };
     case 'sticker':
-      return { purpose: STICKER_PURPOSES[i % STICKER_PURPOSES.length] ?? 'planner days' };
+      return {
+        purpose: STICKER_PURPOSES[i % STICKER_PURPOSES.length] ?? 'planner days',
+        season: STICKER_SEASONS[i % STICKER_SEASONS.length] ?? 'all year',
+      };
     default:
       return form === 'alcohol-dual' ? { tips: 'brush + chisel' } : {};
   }

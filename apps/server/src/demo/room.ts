@@ -3,6 +3,7 @@ import type { StashDocument } from '@red-shelf/contract';
 import { unitRecordFrom } from '../services/wall';
 import { unitToView } from '../services/views';
 import { demoColours } from './colours';
+import { demoExtras, spareUnit } from './extras';
 import { demoFacts } from './facts';
 import { historyOf } from './history';
 import { PILES } from './piles';
@@ -53,16 +54,18 @@ export function demoRoom(now: number): StashDocument {
       };
     }),
   );
+  const extras = demoExtras(now);
   const ledger = supplies
     .flatMap((supply) => historyOf(supply, now, random, newId))
+    .concat(extras.ledger)
     .sort((p, q) => (p.at < q.at ? -1 : p.at > q.at ? 1 : p.id < q.id ? -1 : 1));
   return {
     format: 'red-shelf',
     formatVersion: 2,
     exportedAt: new Date(now).toISOString(),
     roomName: 'Boathouse wall',
-    units,
-    supplies,
+    units: [...units, spareUnit(units.length)],
+    supplies: [...supplies, ...extras.supplies],
     placements: lived(supplies, units, random),
     ledger,
     records: [],

@@ -15,7 +15,7 @@ import { cancelImport, commitImport } from '../services/importCommit';
 import { previewImport, type Uploads } from '../services/imports';
 import { actOnSupply, addSupply, editSupply, getSupply, removeSupply } from '../services/supplies';
 import { undoChange } from '../services/undo';
-import { addUnit, getWall, placeSupply, removeUnit } from '../services/wall';
+import { addUnit, editUnit, getWall, placeSupply, removeUnit } from '../services/wall';
 
 const idOf = (params: Readonly<Record<string, string>>): string => params.id ?? '';
 
@@ -39,6 +39,7 @@ export function apiRoutes(context: Context, uploads: Uploads): Router {
   mount(router, routes.placeSupply, ({ params, body }) => placeSupply(context, idOf(params), body.place));
   mount(router, routes.getWall, () => getWall(context));
   mount(router, routes.addUnit, ({ body }) => addUnit(context, body));
+  mount(router, routes.editUnit, ({ params, body }) => editUnit(context, idOf(params), body));
   mount(router, routes.removeUnit, async ({ params, body }) => ({
     change: await removeUnit(context, idOf(params), body.version),
   }));

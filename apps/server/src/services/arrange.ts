@@ -1,13 +1,21 @@
 import { createHash } from 'node:crypto';
 import {
+  DEFAULT_SCHEME,
   envelopeOf,
+  fillingOrder,
+  isOnWall,
   keyed,
+  labOf,
+  makeRecipesOrder,
   placeInGrid,
+  REACHES,
   shelfFigures,
   slotCount,
   type Arrangement,
   type PlaceItem,
+  type PlaceOptions,
   type PlaceUnit,
+  type Sortable,
 } from '@red-shelf/core';
 import type {
   ArrangePreview,
@@ -19,6 +27,7 @@ import type {
 } from '@red-shelf/contract';
 import { allSupplies } from '../db/supplyRepository';
 import type { Readable } from '../db/open';
+import { standingRecords } from '../db/recordRepository';
 import { standingUnits } from '../db/wallRepository';
 import { notFound, Refusal } from '../http/problem';
 import type { Context } from './context';
@@ -50,6 +59,8 @@ async function plan(db: Readable, request: ArrangeRequest): Promise<Planned> {
   const wanted = new Set(request.unitIds);
   const units = (await standingUnits(db)).filter(({ id }) => wanted.has(id)).map(unitToView);
   if (units.length < wanted.size) throw notFound('rack');
+  const away = units.find(({ facts }) => !isOnWall(facts));
+  if (away) throw new Refusal(422, 'off_wall', `${away.name} is put away; bring it back to the wall first.`);
   const supplies = (await allSupplies(db)).map(supplyToView);
   const kinds = new Set<string>(request.kinds);
   const moves = ({ kind, place }: SupplyView): boolean =>
@@ -58,9 +69,66 @@ async function plan(db: Readable, request: ArrangeRequest): Promise<Planned> {
   const blocked = new Map<string, Set<number>>(units.map(({ id }) => [id, new Set()]));
   for (const supply of supplies)
     if (supply.place && !moves(supply)) blocked.get(supply.place.unitId)?.add(supply.place.slot);
-  const room: PlaceUnit[] = units.map((unit) => ({ ...unit, blocked: blocked.get(unit.id) ?? new Set() }));
-  const target = placeInGrid(moving, room, request.scheme ? { scheme: request.scheme } : {});
+  const homes = await paletteHomes(db);
+  const room = units.map((unit): PlaceUnit => {
+    const only = homes.get(unit.id);
+    return {
+      ...unit,
+      blocked: blocked.get(unit.id) ?? new Set(),
+      filling: fillingOrder(unit, unit.facts),
+      ...(only ? { only } : {}),
+    };
+  });
+  const target = placeInGrid(moving, byReach(room, units, request), {
+    ...(request.scheme ? { scheme: request.scheme } : {}),
+    ...recipeOrder(supplies, request),
+  });
   return { units, supplies, moving, target };
+}
+
+/** The supplies of each palette, by the unit that holds it. */
+async function paletteHomes(db: Readable): Promise<Map<string, ReadonlySet<string>>> {
+  const homes = new Map<string, ReadonlySet<string>>();
+  for (const { body } of await standingRecords(db))
+    if (body.sort === 'group' && body.what === 'palette' && body.home)
+      homes.set(
+        body.home,
+        new Set([...(homes.get(body.home) ?? []), ...body.members.map(({ supplyId }) => supplyId)]),
+      );
+  return homes;
+}
+
+const toSortable = (supply: SupplyView): Sortable => ({
+  ...supply,
+  lab: labOf(supply.hex),
+  uses: supply.stock.uses,
+});
+
+/** The order of the person's recipes, where they have any. */
+function recipeOrder(
+  supplies: readonly SupplyView[],
+  { recipes = {}, scheme }: ArrangeRequest,
+): Pick<PlaceOptions, 'order'> {
+  if (Object.keys(recipes).length === 0) return {};
+  const sortable = new Map(supplies.map((supply) => [supply.id, toSortable(supply)]));
+  const order = makeRecipesOrder(recipes, scheme ?? DEFAULT_SCHEME, [...sortable.values()]);
+  return {
+    order: (a, b) => {
+      const [p, q] = [sortable.get(a.id), sortable.get(b.id)];
+      return p && q ? order(p, q) : 0;
+    },
+  };
+}
+
+/** Where a recipe begins with use, what is used often goes nearest: near racks are filled first. */
+function byReach(
+  room: readonly PlaceUnit[],
+  units: readonly UnitView[],
+  { recipes = {} }: ArrangeRequest,
+): readonly PlaceUnit[] {
+  if (!Object.values(recipes).some(([first]) => first === 'how often used')) return room;
+  const rank = new Map(units.map(({ id, facts }) => [id, REACHES.indexOf(facts.reach ?? 'mid')]));
+  return [...room].sort((p, q) => (rank.get(p.id) ?? 0) - (rank.get(q.id) ?? 0));
 }
 
 /** Where everything in the chosen racks stands, before or after; things that stay put stand in both. */

@@ -8,6 +8,7 @@ import {
 } from '@red-shelf/contract';
 import { recordRow, standingRecords, type RecordRow } from '../db/recordRepository';
 import { supplyRecords } from '../db/supplyRepository';
+import { unitRecord } from '../db/wallRepository';
 import type { Tx } from '../db/open';
 import { notFound, Refusal } from '../http/problem';
 import { refuseStale, type Context } from './context';
@@ -32,7 +33,19 @@ export function newRow(ports: Ports, body: RecordBody): RecordRow {
 export const listRecords = async ({ store }: Context): Promise<RecordView[]> =>
   (await standingRecords(store.read)).map(toView);
 
-const nameOf = (body: RecordBody): string => (body.sort === 'preferences' ? 'Preferences' : body.name);
+/** What a record is called in messages. */
+function nameOf(body: RecordBody): string {
+  switch (body.sort) {
+    case 'preferences':
+      return 'Preferences';
+    case 'need':
+      return `${body.what} for ${body.where}`;
+    case 'challenge':
+      return `Only ${body.unitName}`;
+    default:
+      return body.name;
+  }
+}
 
 /** What a record speaks of must be there, or nothing is kept. */
 async function refuseUnknown(tx: Tx, body: RecordBody): Promise<void> {
@@ -48,6 +61,8 @@ async function refuseUnknown(tx: Tx, body: RecordBody): Promise<void> {
       : body.sort === 'session'
         ? body.done.map(({ supplyId }) => supplyId)
         : [];
+  const unitId = body.sort === 'group' ? body.home : body.sort === 'challenge' ? body.unitId : null;
+  if (unitId !== null && !(await unitRecord(tx, unitId))) throw notFound('unit');
   const found = await supplyRecords(tx, [...new Set(ids)]);
   if (ids.some((id) => !found.has(id))) throw notFound('supply');
 }

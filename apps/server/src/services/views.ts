@@ -42,5 +42,6 @@ export function unitToView(record: UnitRecord): UnitView {
     frontMm: template.frontMm,
     holds: [...template.holds],
     end: template.end,
+    facts: record.facts,
   };
 }

@@ -1,5 +1,21 @@
-import { envelopeOf, findTemplate, fitInSlot, formOf, slotCount, type FitRefusal } from '@red-shelf/core';
-import type { ChangeView, NewUnit, Place, SupplyView, UnitView, WallView } from '@red-shelf/contract';
+import {
+  envelopeOf,
+  findTemplate,
+  fitInSlot,
+  formOf,
+  isOnWall,
+  slotCount,
+  type FitRefusal,
+} from '@red-shelf/core';
+import type {
+  ChangeView,
+  EditedUnit,
+  NewUnit,
+  Place,
+  SupplyView,
+  UnitView,
+  WallView,
+} from '@red-shelf/contract';
 import { findSupply } from '../db/supplyRepository';
 import {
   allPlacements,
@@ -10,6 +26,7 @@ import {
   type UnitRecord,
 } from '../db/wallRepository';
 import { notFound, Refusal } from '../http/problem';
+import type { Tx } from '../db/open';
 import { refuseStale, type Context } from './context';
 import { ROOM_NAME } from './document';
 import { Recorder } from './recorder';
@@ -49,6 +66,7 @@ export function unitRecordFrom(id: string, letter: string, position: number, giv
     slotWidthUm: um(slot.widthMm),
     slotHeightUm: um(slot.heightMm),
     slotDepthUm: um(slot.depthMm),
+    facts: {},
     removedAt: null,
   };
 }
@@ -66,6 +84,49 @@ export async function addUnit(
     await recorder.addUnit(record);
     return { unit: unitToView(record), change: await recorder.finish('unit', record.name, 1) };
   });
+}
+
+/** Renames a unit, changes what is known of it, or moves it in the order of the wall. Off the wall it holds nothing. */
+export async function editUnit(
+  { store, ports }: Context,
+  id: string,
+  given: EditedUnit,
+): Promise<{ unit: UnitView; change: ChangeView }> {
+  return store.write(async (tx) => {
+    const unit = await unitRecord(tx, id);
+    if (!unit || unit.removedAt) throw notFound('unit');
+    refuseStale(given.version, unitToView(unit), given);
+    const recorder = new Recorder(tx, ports);
+    if (isOnWall(unit.facts) && !isOnWall(given.facts)) {
+      const inside = (await allPlacements(tx)).filter(({ unitId }) => unitId === id);
+      await recorder.setPlaces(new Map(inside.map(({ supplyId }) => [supplyId, null])));
+    }
+    const edited = { ...unit, name: given.name, facts: given.facts, version: unit.version + 1 };
+    if (given.after === undefined || given.after === id) await recorder.writeUnit(unit, edited);
+    else await reorder(tx, recorder, unit, edited, given.after);
+    const now = await unitRecord(tx, id);
+    if (!now) throw notFound('unit');
+    return { unit: unitToView(now), change: await recorder.finish('unit', given.name, 1) };
+  });
+}
+
+/** Puts a unit behind another, or to the front, and numbers the rest anew. */
+async function reorder(
+  tx: Tx,
+  recorder: Recorder,
+  unit: UnitRecord,
+  edited: UnitRecord,
+  after: string | null,
+): Promise<void> {
+  const others = (await standingUnits(tx)).filter(({ id }) => id !== unit.id);
+  const at = after === null ? 0 : others.findIndex(({ id }) => id === after) + 1;
+  if (after !== null && at === 0) throw notFound('unit');
+  const order = [...others.slice(0, at), unit, ...others.slice(at)];
+  for (const [position, each] of order.entries()) {
+    if (each.id === unit.id) await recorder.writeUnit(unit, { ...edited, position });
+    else if (each.position !== position)
+      await recorder.writeUnit(each, { ...each, position, version: each.version + 1 });
+  }
 }
 
 /** Takes a unit down. What lived in it stays in the stash, without a place. */
@@ -100,6 +161,8 @@ export async function placeSupply(
     if (place) {
       const unit = await unitRecord(tx, place.unitId);
       if (!unit || unit.removedAt || place.slot >= slotCount(unit)) throw notFound('slot');
+      if (!isOnWall(unit.facts))
+        throw new Refusal(422, 'off_wall', `${unit.name} is put away; bring it back to the wall first.`);
       const there = await placementAt(tx, place.unitId, place.slot);
       if (there && there.supplyId !== id)
         throw new Refusal(409, 'slot_taken', 'Something else lives in that slot. Lift it out first.');

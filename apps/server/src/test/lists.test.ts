@@ -176,7 +176,7 @@ test('the demo room is the same every time it is made, and large enough', () => 
   const [one, two] = [demoRoom(Date.parse('2026-06-01')), demoRoom(Date.parse('2026-06-01'))];
   expect(one).toEqual(two);
   expect(one.supplies.length).toBeGreaterThanOrEqual(160);
-  expect(new Set(one.supplies.map(({ kind }) => kind)).size).toBe(5);
+  expect(new Set(one.supplies.map(({ kind }) => kind)).size).toBe(6);
   expect(one.units.length).toBeGreaterThanOrEqual(3);
   const days = one.ledger.map(({ at }) => Date.parse(at));
   expect(Math.max(...days) - Math.min(...days)).toBeGreaterThan(150 * 86_400_000);

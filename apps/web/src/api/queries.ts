@@ -77,6 +77,11 @@ export const DEFAULT_PREFERENCES: Preferences = {
   lightness: 'light-first',
   units: 'metric',
   currency: 'EUR',
+  caps: {},
+  recipes: {},
+  hemisphere: 'north',
+  hideOutOfSeason: false,
+  muted: [],
 };
 
 /** The person's own order of families, units and currency, and the record they are kept in. */
@@ -84,7 +89,7 @@ export function usePreferences(): { preferences: Preferences; version: number } 
   const { data } = useRecords();
   const kept = recordsOf(data, 'preferences').find(({ id }) => id === PREFERENCES_ID);
   return useMemo(
-    () => ({ preferences: kept?.body ?? DEFAULT_PREFERENCES, version: kept?.version ?? 0 }),
+    () => ({ preferences: { ...DEFAULT_PREFERENCES, ...kept?.body }, version: kept?.version ?? 0 }),
     [kept],
   );
 }

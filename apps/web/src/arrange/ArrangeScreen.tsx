@@ -1,4 +1,4 @@
-import { KIND_DEFINITIONS, KINDS, type Kind } from '@red-shelf/core';
+import { isOnWall, KIND_DEFINITIONS, KINDS, type Kind } from '@red-shelf/core';
 import type { ArrangeRequest, Preferences } from '@red-shelf/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams } from 'expo-router';
@@ -32,7 +32,7 @@ export function ArrangeScreen() {
   const darkFirst = (lightness ?? preferences.lightness) === 'dark-first';
   const [fromElsewhere, setFromElsewhere] = useState(false);
   // Until racks are chosen by hand, those made for the chosen kinds are meant.
-  const units = stash?.wall.units ?? [];
+  const units = (stash?.wall.units ?? []).filter(({ facts }) => isOnWall(facts));
   const chosen =
     unitIds ?? units.filter((unit) => unit.holds.some((kind) => kinds.includes(kind))).map(({ id }) => id);
   const request: ArrangeRequest = {
@@ -41,6 +41,7 @@ export function ArrangeScreen() {
     fromElsewhere,
     // The person's own rainbow, as the stash shows it.
     scheme: { familyOrder: preferences.familyOrder, lightness: darkFirst ? 'dark-first' : 'light-first' },
+    recipes: preferences.recipes,
   };
   const ready = request.kinds.length > 0 && request.unitIds.length > 0;
   const preview = useQuery({
@@ -97,6 +98,11 @@ export function ArrangeScreen() {
           />
         </View>
       </View>
+      {Object.keys(preferences.recipes).length > 0 && (
+        <Note>
+          {`${Object.keys(preferences.recipes).join(', ')}: sorted as you said under Order and drawers; the rest by the rainbow.`}
+        </Note>
+      )}
       {!ready && (
         <Note>{units.length === 0 ? words.emptyWall : 'Choose at least one kind and one rack.'}</Note>
       )}

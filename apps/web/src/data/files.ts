@@ -10,6 +10,16 @@ export function chooseFile(accept: string): Promise<File | null> {
   });
 }
 
+/** Saves bytes made here under a name. */
+export function saveFile(file: Blob, name: string): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(file);
+  link.download = name;
+  link.click();
+  // The browser needs the address a moment longer than the click.
+  setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+}
+
 /** Saves what an address answers, under the name the server gives it. */
 export function saveFrom(path: string): void {
   const link = document.createElement('a');

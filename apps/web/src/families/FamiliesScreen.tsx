@@ -2,17 +2,17 @@ import { FAMILY_GROUP_INFO, FAMILY_GROUPS, type FamilyGroup } from '@red-shelf/c
 import type { Preferences } from '@red-shelf/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
 import { usePreferences, useStash } from '../api/queries';
-import { useChange } from '../api/useChange';
+import { usePreferenceChange } from '../api/usePreferenceChange';
 import { Waiting } from '../frame/Waiting';
 import { inRainbow } from '../stash/rows';
-import { colour, space, TOUCH } from '../theme/tokens';
+import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
+import { SortableList } from '../ui/SortableList';
 import { Txt } from '../ui/Txt';
 
 const STRIP = 220;
@@ -20,14 +20,10 @@ const STRIP = 220;
 /** The person's own rainbow: which family comes first, which last, light or dark first; shown on their own stash. */
 export function FamiliesScreen() {
   const { stash, error } = useStash();
-  const { preferences, version } = usePreferences();
+  const { preferences } = usePreferences();
   const [draft, setDraft] = useState<Preferences | null>(null);
   const now = draft ?? preferences;
-  const keep = useChange((body: Preferences) =>
-    version > 0
-      ? call(routes.editRecord, { id: 'preferences', body: { version, body } })
-      : call(routes.addRecord, { body: { body } }),
-  );
+  const keep = usePreferenceChange();
   if (!stash) return <Waiting error={error} />;
   const order = [...new Set([...now.familyOrder, ...FAMILY_GROUPS])];
   const counts = new Map<FamilyGroup, number>();
@@ -51,28 +47,18 @@ export function FamiliesScreen() {
           <View key={id} style={[styles.thread, { backgroundColor: hex }]} />
         ))}
       </View>
-      {order.map((group, i) => (
-        <View key={group} style={styles.row}>
-          <View style={[styles.dot, { backgroundColor: FAMILY_GROUP_INFO[group].hex }]} />
-          <Txt look="label" style={styles.mark}>
-            {FAMILY_GROUP_INFO[group].mark}
-          </Txt>
-          <Txt style={styles.name}>{FAMILY_GROUP_INFO[group].name}</Txt>
-          <Txt look="quiet">{counts.get(group) ?? 0}</Txt>
-          <Button
-            label="↑"
-            says={`${FAMILY_GROUP_INFO[group].name} earlier`}
-            disabled={i === 0}
-            onPress={() => move(group, i - 1)}
-          />
-          <Button
-            label="↓"
-            says={`${FAMILY_GROUP_INFO[group].name} later`}
-            disabled={i === order.length - 1}
-            onPress={() => move(group, i + 1)}
-          />
-        </View>
-      ))}
+      <SortableList ids={order} nameOf={(group) => FAMILY_GROUP_INFO[group].name} onMove={move}>
+        {(group) => (
+          <>
+            <View style={[styles.dot, { backgroundColor: FAMILY_GROUP_INFO[group].hex }]} />
+            <Txt look="label" style={styles.mark}>
+              {FAMILY_GROUP_INFO[group].mark}
+            </Txt>
+            <Txt style={styles.name}>{FAMILY_GROUP_INFO[group].name}</Txt>
+            <Txt look="quiet">{counts.get(group) ?? 0}</Txt>
+          </>
+        )}
+      </SortableList>
       <View style={styles.acts}>
         <Button
           label="Pink beside red"
@@ -137,7 +123,6 @@ const styles = StyleSheet.create({
     backgroundColor: colour.card,
   },
   thread: { flex: 1 },
-  row: { flexDirection: 'row', alignItems: 'center', gap: space.s, minHeight: TOUCH },
   dot: { width: 24, height: 24, borderWidth: 1, borderColor: colour.hairline },
   mark: { width: 26 },
   name: { flex: 1 },

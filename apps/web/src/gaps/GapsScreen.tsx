@@ -9,11 +9,11 @@ import { useChange } from '../api/useChange';
 import { Waiting } from '../frame/Waiting';
 import { sayStock, sayWhat } from '../copy/supply';
 import { many } from '../copy/words';
+import { ReasonRow } from '../stash/ReasonRow';
 import { colour, LIP, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
-import { Swatch } from '../ui/Swatch';
 import { Txt } from '../ui/Txt';
 
 type Sort = 'running' | 'unplaced';
@@ -97,19 +97,10 @@ function GapRow({ supply, sort }: { readonly supply: SupplyView; readonly sort: 
   const used = uses === 0 ? 'never used' : `used ${many(uses, 'time')}`;
   const reason = state === 'out' ? `out, ${used}` : `${sayStock(supply)}, ${used}`;
   return (
-    <View style={styles.row}>
-      <Pressable
-        role="link"
-        aria-label={supply.name}
-        onPress={() => router.push({ pathname: '/stash', params: { supply: supply.id } })}
-        style={styles.thing}
-      >
-        <Swatch hex={supply.hex} group={supply.group} />
-        <View style={styles.words}>
-          <Txt look="strong">{supply.name}</Txt>
-          <Txt look="quiet">{sort === 'running' ? `${reason} · ${sayWhat(supply)}` : sayWhat(supply)}</Txt>
-        </View>
-      </Pressable>
+    <ReasonRow
+      supply={supply}
+      reason={sort === 'running' ? `${reason} · ${sayWhat(supply)}` : sayWhat(supply)}
+    >
       {sort === 'running' ? (
         <Button
           label="Bought"
@@ -124,7 +115,7 @@ function GapRow({ supply, sort }: { readonly supply: SupplyView; readonly sort: 
           onPress={() => router.push({ pathname: '/arrange', params: { kind: supply.kind } })}
         />
       )}
-    </View>
+    </ReasonRow>
   );
 }
 
@@ -143,15 +134,4 @@ const styles = StyleSheet.create({
   tileOn: { backgroundColor: colour.lip },
   count: { fontSize: 24 },
   list: { backgroundColor: colour.card, marginHorizontal: -space.m },
-  row: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: space.s,
-    paddingHorizontal: space.m,
-    paddingVertical: space.s,
-    borderBottomWidth: 1,
-    borderBottomColor: colour.hairline,
-  },
-  thing: { flex: 1, flexDirection: 'row', gap: 12, alignItems: 'center', minWidth: 0 },
-  words: { flex: 1 },
 });

@@ -1,3 +1,4 @@
+import { isOnWall } from '@red-shelf/core';
 import type { GroupBody, RecordView, SupplyView } from '@red-shelf/contract';
 import { differenceInDays, format, parseISO } from 'date-fns';
 import { router, useLocalSearchParams } from 'expo-router';
@@ -16,12 +17,14 @@ import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
+import { MadeAlready } from './MadeAlready';
 import { MemberPicker } from './MemberPicker';
 
 type Group = RecordView & { body: GroupBody };
-const WHAT = { kit: 'Kit', collection: 'Collection', pack: 'Pack' } as const;
+const WHAT = { kit: 'Kit', collection: 'Collection', pack: 'Pack', palette: 'Palette' } as const;
+const BEGUN = ['kit', 'collection', 'palette'] as const;
 
-/** Kits and collections stay whole until they are dissolved; packs remember what was bought together. */
+/** Kits and collections stay whole until they are dissolved; palettes are colours used together; packs remember a purchase. */
 export function KitsScreen() {
   const { group: id } = useLocalSearchParams<{ group?: string }>();
   const { data, error } = useRecords();
@@ -56,14 +59,14 @@ function sayAge({ body, createdAt }: Group): string {
 }
 
 function NewGroup() {
-  const [what, setWhat] = useState<string>('kit');
+  const [what, setWhat] = useState<(typeof BEGUN)[number]>('kit');
   const [name, setName] = useState('');
   const add = useChange((body: GroupBody) => call(routes.addRecord, { body: { body } }), { quiet: true });
   const submit = () =>
     add.mutate(
       {
         sort: 'group',
-        what: what === 'kit' ? 'kit' : 'collection',
+        what,
         name,
         note: '',
         source: '',
@@ -71,6 +74,7 @@ function NewGroup() {
         members: [],
         matches: [],
         dissolvedOn: null,
+        home: null,
       },
       { onSuccess: ({ record }) => router.setParams({ group: record.id }) },
     );
@@ -79,8 +83,14 @@ function NewGroup() {
       <Txt look="strong" level={2}>
         Begin one
       </Txt>
-      <Choice label="It is a" options={['kit', 'collection']} value={what} onChange={setWhat} />
+      <Choice
+        label="It is a"
+        options={BEGUN}
+        value={what}
+        onChange={(word) => setWhat(BEGUN.find((each) => each === word) ?? what)}
+      />
       <Input label="Its name" value={name} onChange={setName} onSubmit={submit} error={add.error?.message} />
+      <MadeAlready job={name} />
       <Button label="Begin" main busy={add.isPending} onPress={submit} />
     </View>
   );
@@ -119,7 +129,14 @@ function GroupPage({ group, stash }: { readonly group: Group; readonly stash: St
       )}
       {body.dissolvedOn && <Note>It was dissolved: its things stand on their own, by kind and colour.</Note>}
       <Members title="In it" supplies={members} />
-      {body.what !== 'pack' && <Members title="Solids that go with it" supplies={matches} />}
+      <Mixed members={members} />
+      {body.what === 'kit' && !body.dissolvedOn && members.length > 0 && (
+        <Txt look="quiet">What is in it is kept for it: it does not count as free.</Txt>
+      )}
+      {body.what === 'palette' && <Home body={body} stash={stash} onChange={(next) => keep.mutate(next)} />}
+      {body.what !== 'pack' && body.what !== 'palette' && (
+        <Members title="Solids that go with it" supplies={matches} />
+      )}
       {picking && (
         <MemberPicker
           stash={stash}
@@ -134,7 +151,7 @@ function GroupPage({ group, stash }: { readonly group: Group; readonly stash: St
             onPress={() => setPicking(picking === 'members' ? null : 'members')}
           />
         )}
-        {body.what !== 'pack' && (
+        {body.what !== 'pack' && body.what !== 'palette' && (
           <Button
             label={picking === 'matches' ? 'Close' : 'Choose matching solids'}
             onPress={() => setPicking(picking === 'matches' ? null : 'matches')}
@@ -153,6 +170,50 @@ function GroupPage({ group, stash }: { readonly group: Group; readonly stash: St
         <Button label="All kits and packs" onPress={() => router.setParams({ group: '' })} />
       </View>
     </Page>
+  );
+}
+
+/** Retired things cannot be bought again; a project that mixes them with current ones should know. */
+function Mixed({ members }: { readonly members: readonly SupplyView[] }) {
+  const scarce = members.filter(
+    ({ facts }) => facts.status === 'retired' || facts.status === 'irreplaceable',
+  );
+  if (scarce.length === 0 || scarce.length === members.length) return null;
+  return (
+    <Note sort="attention">
+      {`${scarce.map(({ name }) => name).join(', ')}: cannot be bought again. Use sparingly, or choose a stand-in before you count on it.`}
+    </Note>
+  );
+}
+
+/** The rack that holds a palette instead of a family. */
+function Home({
+  body,
+  stash,
+  onChange,
+}: {
+  readonly body: GroupBody;
+  readonly stash: Stash;
+  readonly onChange: (next: GroupBody) => void;
+}) {
+  const units = stash.wall.units.filter(({ facts }) => isOnWall(facts));
+  const title = ({ letter, name }: (typeof units)[number]): string => `${letter} ${name}`;
+  const home = units.find(({ id }) => id === body.home);
+  return (
+    <>
+      <Choice
+        label="It lives together in"
+        options={units.map(title)}
+        value={home ? title(home) : ''}
+        onChange={(word) =>
+          onChange({ ...body, home: units.find((unit) => title(unit) === word)?.id ?? null })
+        }
+        optional
+      />
+      {home && (
+        <Txt look="quiet">Arrange keeps {title(home)} for this palette, and puts nothing else into it.</Txt>
+      )}
+    </>
   );
 }
 

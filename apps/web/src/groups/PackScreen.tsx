@@ -91,6 +91,7 @@ export function PackScreen() {
       members: [],
       matches: [],
       dissolvedOn: null,
+      home: null,
     };
     add.mutate(
       { supplies, pack: body },

@@ -24,6 +24,8 @@ import { Button } from '../ui/Button';
 import { Flag, Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
+import { Salvage } from './Salvage';
+import { PainList } from '../storage/PainList';
 import { useKeys } from '../ui/useKeys';
 
 type Session = RecordView & { body: SessionBody };
@@ -74,6 +76,7 @@ export function SortOutScreen() {
         <Txt look="strong" level={2}>
           Which pile bothers you most?
         </Txt>
+        <PainList stash={stash} />
         {KINDS.map((kind) => {
           const pile = stash.supplies.filter(
             (supply) => supply.kind === kind && supply.facts.status !== 'gone',
@@ -170,6 +173,7 @@ function Pile({
             ))}
             {next.item.facts.collection && <Flag label="collection, leave in peace" />}
           </View>
+          <Salvage supply={next.item} />
           <View style={styles.verdicts}>
             {VERDICTS.map((verdict, i) => (
               <View key={verdict} style={styles.verdict}>
@@ -198,12 +202,6 @@ function Pile({
           </Txt>
         ))}
       </View>
-      {freed['let go'].count + freed['pass on'].count > 0 && (
-        <Note>
-          Before anything leaves the house: good boxes, dividers and trays are worth saving if a rack still
-          needs them.
-        </Note>
-      )}
       <View style={styles.row}>
         <Button label="Leave it for now" onPress={() => router.setParams({ session: '' })} />
         <Button

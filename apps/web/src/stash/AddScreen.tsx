@@ -17,6 +17,7 @@ import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
 import { AMOUNT_LABEL, readAmount } from './amount';
+import { CapNote } from './CapNote';
 import { DoubleHint } from './DoubleHint';
 import { forget, remember, remembered } from './draft';
 import { LevelChoice } from './LevelChoice';
@@ -96,6 +97,7 @@ function AddForm({ start }: { readonly start: SupplyForm }) {
       {definition.counting === 'fill' && <LevelChoice value={level} onChange={setLevel} />}
       <PartFields form={definition} value={parts} onChange={setParts} />
       {refusal && <Note sort="error">{refusal}</Note>}
+      <CapNote kind={given.kind} />
       <DoubleHint name={given.name} hex={given.hex} kind={given.kind} />
       <View style={styles.acts}>
         <Button label="Add and next" main grow busy={add.isPending} onPress={() => submit(next)} />

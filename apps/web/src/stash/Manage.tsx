@@ -1,16 +1,19 @@
-import { formOf } from '@red-shelf/core';
+import { formOf, freeOf } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
 import { usePreferences } from '../api/queries';
+import { useHeld } from '../api/useHeld';
 import { useChange } from '../api/useChange';
+import { MadeAlready } from '../groups/MadeAlready';
 import { readMeasure } from '../measure/say';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
+import { Dormant } from './Dormant';
 import { useFactsChange } from './useSupplyChange';
 
 interface ManageProps {
@@ -21,7 +24,9 @@ interface ManageProps {
 
 /** Edit it, copy it in another colour, put some aside for a project, take it out of the stash. */
 export function Manage({ supply, onEdit, onRemoved }: ManageProps) {
-  const [reserving, setReserving] = useState(false);
+  const [asking, setAsking] = useState<'reserve' | 'sleep' | null>(null);
+  const flip = (what: 'reserve' | 'sleep') => () => setAsking(asking === what ? null : what);
+  const done = () => setAsking(null);
   const remove = useChange(() =>
     call(routes.removeSupply, { id: supply.id, body: { version: supply.version } }),
   );
@@ -37,7 +42,13 @@ export function Manage({ supply, onEdit, onRemoved }: ManageProps) {
           grow
           onPress={() => router.push({ pathname: '/stash/add', params: { like: supply.id } })}
         />
-        <Button label="Put aside" grow onPress={() => setReserving(!reserving)} />
+        <Button label="Put aside" grow onPress={flip('reserve')} />
+        <Button
+          label="Let it sleep"
+          says="Let it sleep until its purpose may come back"
+          grow
+          onPress={flip('sleep')}
+        />
         <Button
           label="Remove"
           grow
@@ -45,7 +56,8 @@ export function Manage({ supply, onEdit, onRemoved }: ManageProps) {
           onPress={() => remove.mutate(undefined, { onSuccess: onRemoved })}
         />
       </View>
-      {reserving && <Reserve supply={supply} onDone={() => setReserving(false)} />}
+      {asking === 'reserve' && <Reserve supply={supply} onDone={done} />}
+      {asking === 'sleep' && <Dormant supply={supply} onDone={done} />}
       {reserved.map((each, i) => (
         <View key={`${each.project} ${i}`} style={styles.acts}>
           <Button
@@ -67,14 +79,14 @@ function Reserve({ supply, onDone }: { readonly supply: SupplyView; readonly onD
   const change = useFactsChange(supply);
   const { counting } = formOf(supply.kind, supply.form);
   const { reserved = [] } = supply.facts;
-  const taken = reserved.reduce((sum, each) => sum + each.amount, 0);
+  const held = useHeld(supply.id);
   const submit = (): void => {
     const read = counting === 'length' ? readMeasure(amount, 'length', preferences.units) : null;
     const n = read ? (read.ok ? Number(read.value) : NaN) : Number(amount);
     if (project.trim() === '') return setRefusal('Name the project it is put aside for.');
     if (read && !read.ok) return setRefusal(read.message);
     if (!Number.isInteger(n) || n < 1) return setRefusal('Say how much, a whole number from 1 up.');
-    if (n > supply.stock.left - taken)
+    if (n > freeOf(supply.stock.left, supply.facts, held))
       return setRefusal('That is more than is left and free. Count it first if that is wrong.');
     return change.mutate(
       { ...supply.facts, reserved: [...reserved, { project: project.trim(), amount: n }] },
@@ -92,6 +104,7 @@ function Reserve({ supply, onDone }: { readonly supply: SupplyView; readonly onD
           onSubmit={submit}
         />
       </View>
+      <MadeAlready job={project} />
       {refusal && <Note sort="error">{refusal}</Note>}
       <Button label="Put it aside" main busy={change.isPending} onPress={submit} />
     </View>

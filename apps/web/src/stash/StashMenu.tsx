@@ -13,11 +13,14 @@ interface StashMenuProps {
 }
 
 const PLACES: readonly { label: string; href: Href }[] = [
+  { label: 'Worth a look', href: '/stash/look' },
   { label: 'A pile at a time', href: '/stash/pile' },
   { label: 'Sort out', href: '/stash/sort-out' },
   { label: 'Ranges', href: '/stash/ranges' },
   { label: 'Kits and packs', href: '/stash/kits' },
   { label: 'Families', href: '/stash/families' },
+  { label: 'Order and drawers', href: '/stash/order' },
+  { label: 'Paper for…', href: '/stash/paper' },
   { label: 'Tags', href: '/stash/tags' },
   { label: 'Lately', href: '/stash/lately' },
 ];

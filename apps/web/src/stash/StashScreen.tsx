@@ -22,6 +22,7 @@ import { FilterBar } from './FilterBar';
 import { filterCount, filtersOf, paramsOf, passes, type Filters } from './filters';
 import { familyRows, foundRows, inRainbow, type StashRow } from './rows';
 import { StashMenu } from './StashMenu';
+import { useInSeason } from './useInSeason';
 import { SupplyPanel } from './SupplyPanel';
 import { SupplyRow } from './SupplyRow';
 import { SwatchTile } from './SwatchWall';
@@ -48,10 +49,11 @@ export function StashScreen() {
     [stash, preferences],
   );
   const found = useFound(ordered, query);
-  const shown = useMemo(
+  const passing = useMemo(
     () => (found ?? ordered?.supplies ?? []).filter((supply) => passes(supply, filters)),
     [found, ordered, filters],
   );
+  const { shown, hidden } = useInSeason(passing, found !== undefined);
   const rows = useMemo(() => (found || tiles ? foundRows(shown) : familyRows(shown)), [found, shown, tiles]);
   const narrow = (next: Filters) => router.setParams(paramsOf({ ...next, query }));
   // The address follows when the typing pauses: it need not be rewritten for every key.
@@ -133,6 +135,12 @@ export function StashScreen() {
                 setFolded({ filters: true, menu: true });
               }}
             />
+          )}
+          {hidden > 0 && (
+            <Txt look="quiet">
+              {many(hidden, 'thing')} out of season, not shown; a search finds them. More, Worth a look
+              changes that.
+            </Txt>
           )}
           {shown.length === 0 && (
             <Note>{stash.supplies.length === 0 ? words.emptyStash : words.nothingFound}</Note>

@@ -1,10 +1,11 @@
-import { formOf, levelOf, printLength, type FormDefinition, type Level } from '@red-shelf/core';
+import { formOf, freeOf, levelOf, printLength, type FormDefinition, type Level } from '@red-shelf/core';
 import type { StockRequestBody, SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { call, routes } from '../api/client';
 import { useChange } from '../api/useChange';
+import { useHeld } from '../api/useHeld';
 import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
@@ -68,8 +69,30 @@ export function StockActs({ supply, startWith }: StockActsProps) {
       {asking && asking !== 'refill' && (
         <Ask key={asking} act={asking} supply={supply} form={form} busy={act.isPending} onWrite={write} />
       )}
+      <Kept supply={supply} />
       <PartActs supply={supply} />
     </View>
+  );
+}
+
+/** Before more is used than is free, or of what cannot be bought again: said, never refused. */
+function Kept({ supply }: { readonly supply: SupplyView }) {
+  const held = useHeld(supply.id);
+  const { facts, stock } = supply;
+  const names = [
+    ...(facts.reserved ?? []).map(({ project }) => project),
+    ...held.map(({ name }) => `the kit ${name}`),
+  ];
+  const scarce = facts.status === 'irreplaceable' || facts.status === 'retired';
+  return (
+    <>
+      {names.length > 0 && stock.left > 0 && freeOf(stock.left, facts, held) === 0 && (
+        <Note sort="attention">{`All that is left is put aside for ${names.join(', ')}. Using some takes it from there.`}</Note>
+      )}
+      {scarce && stock.left > 0 && (
+        <Note sort="attention">It cannot be bought again: use it sparingly, or find a stand-in first.</Note>
+      )}
+    </>
   );
 }
 

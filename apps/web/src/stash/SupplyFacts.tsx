@@ -1,8 +1,9 @@
-import { attributesOf, familyOf, formOf, reservedOf } from '@red-shelf/core';
+import { attributesOf, familyOf, formOf, freeOf } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { format, parseISO } from 'date-fns';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences } from '../api/queries';
+import { useHeld } from '../api/useHeld';
 import { sayLastUsed, sayParts, sayStock, sayWhat } from '../copy/supply';
 import { sayAttribute, sayLength, sayPrice, type Units } from '../measure/say';
 import { colour, LIP, space } from '../theme/tokens';
@@ -21,8 +22,14 @@ export function SupplyFacts({
 }) {
   const { preferences } = usePreferences();
   const parts = sayParts(supply);
-  const reserved = reservedOf(supply.facts);
+  const held = useHeld(supply.id);
+  const aside = [
+    ...(supply.facts.reserved ?? []).map(({ project, amount }) => ({ name: project, amount })),
+    ...held.map(({ name, amount }) => ({ name: `the kit ${name}`, amount })),
+  ];
   const { counting } = formOf(supply.kind, supply.form);
+  const said = (amount: number): string =>
+    counting === 'length' ? sayLength(amount, preferences.units) : String(amount);
   return (
     <View style={styles.facts}>
       <Txt look="page" level={1}>
@@ -46,10 +53,16 @@ export function SupplyFacts({
         <Txt look="number">{sayStock(supply)}</Txt> · {sayLastUsed(supply)}
       </Txt>
       {parts && <Txt>{parts}</Txt>}
-      {reserved > 0 && (
+      {aside.length > 0 && (
         <Txt>
-          {counting === 'length' ? sayLength(reserved, preferences.units) : reserved} put aside for{' '}
-          {(supply.facts.reserved ?? []).map(({ project }) => project).join(', ')}
+          {aside.map(({ name, amount }) => `${said(amount)} put aside for ${name}`).join(', ')};{' '}
+          <Txt look="number">{said(freeOf(supply.stock.left, supply.facts, held))} free</Txt>
+        </Txt>
+      )}
+      {supply.facts.dormant && (
+        <Txt>
+          Asleep: it was for {supply.facts.dormant.purpose}. To look at again on{' '}
+          {day(supply.facts.dormant.wakeOn)}.
         </Txt>
       )}
       <FamilyLine supply={supply} />

@@ -11,7 +11,9 @@ import { colour, radius, space, TOUCH } from '../theme/tokens';
 import { Caution } from '../ui/Caution';
 import { Icon } from '../ui/Icon';
 import { Txt } from '../ui/Txt';
+import { BreakUp, SameColour } from './Beside';
 import { EditForm } from './EditForm';
+import { Letters } from './Letters';
 import { Manage } from './Manage';
 import { Photos } from './Photos';
 import { isActName, StockActs } from './StockActs';
@@ -54,6 +56,9 @@ export function SupplyPanel({ id, units, onClose }: SupplyPanelProps) {
           <StockPart supply={supply} />
           <Manage supply={supply} onEdit={() => setEditing(true)} onRemoved={onClose} />
           {caution && <Caution id={caution}>{words[caution]}</Caution>}
+          {typeof supply.facts.attributes?.letters === 'string' && <Letters supply={supply} />}
+          <BreakUp supply={supply} ledger={ledger} />
+          <SameColour supply={supply} />
           <Swatches supply={supply} />
           <Photos supply={supply} />
           <View>

@@ -43,6 +43,7 @@ export const unit = (more: Partial<UnitView> = {}): UnitView => ({
   frontMm: 0,
   holds: ['ink'],
   end: 'bar',
+  facts: {},
   ...more,
 });
 

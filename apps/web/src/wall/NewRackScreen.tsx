@@ -66,6 +66,7 @@ function Preview({ template, unit }: { template: UnitTemplate; unit: NewUnit }) 
     letter: '',
     template: template.id,
     slot: template.slot,
+    facts: {},
     holds: [...template.holds],
   };
   const size = unitSizeMm(view);

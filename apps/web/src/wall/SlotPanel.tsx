@@ -7,6 +7,7 @@ import type { Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { sayLastUsed, sayStock, sayWhat } from '../copy/supply';
 import { many } from '../copy/words';
+import { CapNote } from '../stash/CapNote';
 import { UseButton } from '../stash/UseButton';
 import { colour, LIP, radius, space, TOUCH } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -147,6 +148,7 @@ function Open({ unit, place, stash }: { unit: UnitView; place: Place; stash: Sta
           ? 'This slot is open, and everything that fits it has a place already.'
           : `This slot is open. ${many(waiting.length, 'thing')} without a place would fit:`}
       </Txt>
+      {waiting.length > 0 && <CapNote unitId={unit.id} />}
       {waiting.slice(0, OFFERED).map((supply) => (
         <Pressable
           key={supply.id}

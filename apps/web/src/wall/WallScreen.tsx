@@ -1,4 +1,4 @@
-import { slotCount } from '@red-shelf/core';
+import { isOnWall, slotCount } from '@red-shelf/core';
 import { router } from 'expo-router';
 import { useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View, type TextInput } from 'react-native';
@@ -29,7 +29,7 @@ export function WallScreen() {
   const slots = useSlots(stash);
   const found = useFound(stash, query);
   const lit = useMemo(() => found && new Set(found.map(({ id }) => id)), [found]);
-  const units = stash?.wall.units ?? [];
+  const units = useMemo(() => (stash?.wall.units ?? []).filter(({ facts }) => isOnWall(facts)), [stash]);
   const unit = units.find(({ id }) => id === choice?.unitId);
   const step = (key: string) => () => {
     if (unit && choice) setChoice({ unitId: unit.id, slot: stepSlot(unit, choice.slot, key) });
@@ -92,6 +92,7 @@ export function WallScreen() {
         </View>
         <View style={styles.acts}>
           <Button label="Put up a rack" icon="plus" onPress={() => router.push('/rack')} />
+          <Button label="All storage" onPress={() => router.push('/storage')} />
           {stash.supplies.length === 0 && (
             <>
               <Button label="Add the first thing" icon="plus" onPress={() => router.push('/stash/add')} />

@@ -6,6 +6,7 @@ const view = (template: UnitTemplate): UnitView => ({
   ...template,
   version: 1,
   letter: 'A',
+  facts: {},
   template: template.id,
   holds: [...template.holds],
 });

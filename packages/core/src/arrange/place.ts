@@ -18,6 +18,10 @@ export interface PlaceItem extends ColouredItem {
 export interface PlaceUnit extends GridUnit {
   readonly holds: readonly string[];
   readonly blocked?: ReadonlySet<number>;
+  /** Slots in the order they are filled; in reading order when left out. Slots not named stay open. */
+  readonly filling?: readonly number[];
+  /** It holds a palette: these things and no others, and these nowhere else. */
+  readonly only?: ReadonlySet<string>;
 }
 
 export type LeftOverReason = FitRefusal | { readonly code: 'wrong_kind' } | { readonly code: 'no_room' };
@@ -34,6 +38,8 @@ export interface PlaceOptions {
   readonly scheme?: Scheme;
   /** Expected growth of each family; without it a family's size stands for its growth. */
   readonly growth?: Partial<Record<FamilyGroup, number>>;
+  /** Another order than the scheme's rainbow; it must be total. */
+  readonly order?: (a: Keyed<PlaceItem>, b: Keyed<PlaceItem>) => number;
 }
 
 /**
@@ -45,9 +51,9 @@ export function placeInGrid<T extends PlaceItem>(
   units: readonly PlaceUnit[],
   options: PlaceOptions = {},
 ): Arrangement<T> {
-  const order = makeRainbowOrder(options.scheme ?? DEFAULT_SCHEME);
+  const order = options.order ?? makeRainbowOrder(options.scheme ?? DEFAULT_SCHEME);
   const leftOver: { item: T; reason: LeftOverReason }[] = [];
-  const rooms = units.map((unit) => slotCount(unit) - (unit.blocked?.size ?? 0));
+  const rooms = units.map((unit) => openSlots(unit).length);
 
   // Things with the same choice of units are one class; a class is spread as one run.
   const classes = new Map<string, { units: number[]; members: Keyed<T>[] }>();
@@ -92,12 +98,20 @@ export function placeInGrid<T extends PlaceItem>(
   return { units: filled, held, leftOver };
 }
 
+/** Slots that may be filled, in the order they are. */
+function openSlots(unit: PlaceUnit): number[] {
+  const all = unit.filling ?? Array.from({ length: slotCount(unit) }, (_, index) => index);
+  return all.filter((index) => !unit.blocked?.has(index));
+}
+
 /** Indices of the units an item may live in, or the reason of the unit that came nearest to taking it. */
 function unitsFor(item: PlaceItem, units: readonly PlaceUnit[]): number[] | LeftOverReason {
   const choice: number[] = [];
   let reason: LeftOverReason = { code: 'wrong_kind' };
+  const atHome = units.some(({ only }) => only?.has(item.id));
   units.forEach((unit, u) => {
-    if (!unit.holds.includes(item.kind)) return;
+    if (atHome ? !unit.only?.has(item.id) : unit.only !== undefined) return;
+    if (!atHome && !unit.holds.includes(item.kind)) return;
     const refusal = fitInSlot(item.envelope, unit.slot);
     if (refusal) reason = refusal;
     else choice.push(u);
@@ -128,7 +142,7 @@ function layOut<T>(
     room - ordered.length,
     runs.map((run) => growth?.[run.group] ?? run.items.length),
   );
-  const open = slots.flatMap((_, index) => (unit.blocked?.has(index) ? [] : [index]));
+  const open = openSlots(unit);
   let at = 0;
   runs.forEach((run, r) => {
     for (const { item } of run.items) {

@@ -1,6 +1,7 @@
 import type { Kind, Part } from '../kinds/definition';
 import { formOf } from '../kinds/registry';
 import { ciede2000, labOf } from '../colour/lab';
+import { inPeace, isIdle } from '../nudges/idle';
 import type { Facts } from '../supply/facts';
 
 /** A supply as sorting out sees it. Times are ISO 8601. */
@@ -28,8 +29,6 @@ export type Doubt =
 export const VERDICTS = ['keep', 'use once', 'pass on', 'let go'] as const;
 export type Verdict = (typeof VERDICTS)[number];
 
-const DAY = 86_400_000;
-const IDLE_DAYS = 365;
 /** Two things of one form that nobody tells apart are doubles. */
 const DOUBLE_DELTA_E = 1.5;
 
@@ -62,9 +61,8 @@ export function doublesOf(subjects: readonly SortSubject[]): Set<string> {
 /** What speaks against keeping a thing. A collection is left in peace: nothing does. `now` is ms since 1970. */
 function doubtsOf(subject: SortSubject, doubles: ReadonlySet<string>, now: number): Doubt[] {
   const { facts, stock, id } = subject;
-  if (facts.collection || facts.status === 'irreplaceable') return [];
-  const since = Date.parse(stock.lastUsedAt ?? facts.acquiredOn ?? subject.createdAt);
-  const idle = (now - since) / DAY > IDLE_DAYS;
+  if (inPeace(subject)) return [];
+  const idle = isIdle(subject, now);
   const spares = facts.spares ?? 0;
   const fill = formOf(subject.kind, subject.form).counting === 'fill';
   return [
@@ -74,7 +72,9 @@ function doubtsOf(subject: SortSubject, doubles: ReadonlySet<string>, now: numbe
     ...((doubles.has(id) && spares === 0) || (fill && stock.items > 1 + spares)
       ? (['doubled'] as const)
       : []),
-    ...(facts.grade && facts.grade !== 'best' ? (['half-liked'] as const) : []),
+    ...((facts.grade && facts.grade !== 'best') || facts.whyUnused === 'do not like it'
+      ? (['half-liked'] as const)
+      : []),
     ...(facts.status === 'retired' ? (['retired'] as const) : []),
     ...(facts.status === 'trial' ? (['on trial'] as const) : []),
   ];

@@ -9,6 +9,10 @@ export type Status = (typeof STATUSES)[number];
 export const GRADES = ['best', 'practice', 'children', 'give away'] as const;
 export type Grade = (typeof GRADES)[number];
 
+/** What a person says of a thing they never used. */
+export const UNUSED_WHY = ['not learned yet', 'do not like it', 'saving it'] as const;
+export type UnusedWhy = (typeof UNUSED_WHY)[number];
+
 const MOST_TAGS = 30;
 const MOST_SWATCHES = 24;
 const MOST_PHOTOS = 12;
@@ -30,6 +34,8 @@ export const factsSchema = z.strictObject({
   grade: z.enum(GRADES).optional(),
   /** "Collection, leave in peace": counted for space, left out of nudges. */
   collection: z.boolean().optional(),
+  /** Why it was never used, by the person's own word. */
+  whyUnused: z.enum(UNUSED_WHY).optional(),
   /** How many spares are meant to be kept; more is a double. */
   spares: z
     .int('Spares must be a whole number.')

@@ -1,0 +1,1 @@
+ALTER TABLE `units` ADD `facts` text DEFAULT '{}' NOT NULL;

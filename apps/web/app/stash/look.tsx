@@ -1,0 +1,5 @@
+import { LookScreen } from '../../src/look/LookScreen';
+
+export default function Look() {
+  return <LookScreen />;
+}

@@ -1,0 +1,5 @@
+import { OrderScreen } from '../../src/order/OrderScreen';
+
+export default function Order() {
+  return <OrderScreen />;
+}

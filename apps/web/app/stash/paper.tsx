@@ -1,0 +1,5 @@
+import { PaperScreen } from '../../src/paper/PaperScreen';
+
+export default function Paper() {
+  return <PaperScreen />;
+}

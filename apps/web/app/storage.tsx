@@ -1,0 +1,5 @@
+import { StorageScreen } from '../src/storage/StorageScreen';
+
+export default function Storage() {
+  return <StorageScreen />;
+}

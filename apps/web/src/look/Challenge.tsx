@@ -1,0 +1,103 @@
+import { isOnWall } from '@red-shelf/core';
+import type { ChallengeBody, RecordView } from '@red-shelf/contract';
+import { addDays, format, parseISO } from 'date-fns';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { call, routes } from '../api/client';
+import { recordsOf, useRecords, type Stash } from '../api/queries';
+import { useChange } from '../api/useChange';
+import { addressOf, sayLastUsed } from '../copy/supply';
+import { many } from '../copy/words';
+import { ReasonRow } from '../stash/ReasonRow';
+import { UseButton } from '../stash/UseButton';
+import { space } from '../theme/tokens';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Note } from '../ui/Note';
+import { Txt } from '../ui/Txt';
+import { unitTitle } from './lookAt';
+
+const WEEKS = 2;
+const SHOWN = 5;
+const iso = (date: Date): string => format(date, 'yyyy-MM-dd');
+
+/** "Use only this box": one unit for two weeks, and what of it has been used. */
+export function Challenge({ stash }: { readonly stash: Stash }) {
+  const { data } = useRecords();
+  const running = recordsOf(data, 'challenge').find(({ body }) => body.until >= iso(new Date()));
+  return running ? <Running challenge={running} stash={stash} /> : <Begin stash={stash} />;
+}
+
+function Begin({ stash }: { readonly stash: Stash }) {
+  const [chosen, setChosen] = useState('');
+  const add = useChange((body: ChallengeBody) => call(routes.addRecord, { body: { body } }));
+  const filled = new Set(stash.supplies.flatMap(({ place }) => place?.unitId ?? []));
+  const units = stash.wall.units.filter(({ id, facts }) => isOnWall(facts) && filled.has(id));
+  const unit = units.find((each) => unitTitle(each) === chosen);
+  if (units.length === 0) return null;
+  const begin = (): void => {
+    if (!unit) return;
+    const today = new Date();
+    add.mutate({
+      sort: 'challenge',
+      unitId: unit.id,
+      unitName: unitTitle(unit),
+      from: iso(today),
+      until: iso(addDays(today, WEEKS * 7)),
+    });
+  };
+  return (
+    <View style={styles.box}>
+      <Choice
+        label="Or use only this box, for two weeks"
+        options={units.map(unitTitle)}
+        value={chosen}
+        onChange={setChosen}
+        optional
+      />
+      {unit && <Button label={`Only ${chosen}: begin`} main busy={add.isPending} onPress={begin} />}
+    </View>
+  );
+}
+
+function Running({
+  challenge,
+  stash,
+}: {
+  readonly challenge: RecordView & { body: ChallengeBody };
+  readonly stash: Stash;
+}) {
+  const { body } = challenge;
+  const end = useChange(() =>
+    call(routes.removeRecord, { id: challenge.id, body: { version: challenge.version } }),
+  );
+  const inside = stash.supplies.filter(({ place }) => place?.unitId === body.unitId);
+  const waiting = inside.filter(({ stock }) => (stock.lastUsedAt ?? '') < body.from);
+  return (
+    <View style={styles.box}>
+      <Note>
+        <Txt look="strong">
+          Only {body.unitName} until {format(parseISO(body.until), 'd MMM')}: {inside.length - waiting.length}{' '}
+          of {many(inside.length, 'thing')} used
+        </Txt>
+        <Button label="End it" says={`End: only ${body.unitName}`} onPress={() => end.mutate(undefined)} />
+      </Note>
+      <View role="list" style={styles.list}>
+        {waiting.slice(0, SHOWN).map((supply) => (
+          <ReasonRow
+            key={supply.id}
+            supply={supply}
+            reason={`${sayLastUsed(supply)} · ${addressOf(supply, stash.wall.units) ?? ''}`}
+          >
+            <UseButton supply={supply} />
+          </ReasonRow>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { gap: space.s },
+  list: { marginHorizontal: -space.m },
+});

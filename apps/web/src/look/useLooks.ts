@@ -1,0 +1,11 @@
+import { useMemo, useState } from 'react';
+import { usePreferences, useStash } from '../api/queries';
+import { lookAt, type Looks } from './lookAt';
+
+/** What is worth a look, as of when the screen was opened. */
+export function useLooks(): Looks | undefined {
+  const { stash } = useStash();
+  const { preferences } = usePreferences();
+  const [opened] = useState(() => Date.now());
+  return useMemo(() => stash && lookAt(stash, preferences, opened), [stash, preferences, opened]);
+}

@@ -1,0 +1,62 @@
+import { breakUpAdvice, fold, formOf, type LedgerEntry } from '@red-shelf/core';
+import type { SupplyView } from '@red-shelf/contract';
+import { router } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+import { useStash } from '../api/queries';
+import { addressOf, sayStock } from '../copy/supply';
+import { space } from '../theme/tokens';
+import { Button } from '../ui/Button';
+import { Note } from '../ui/Note';
+import { Txt } from '../ui/Txt';
+
+const MOST = 8;
+
+/** The same colour in other sizes and forms, wherever they are: two slots that belong together. */
+export function SameColour({ supply }: { readonly supply: SupplyView }) {
+  const { stash } = useStash();
+  const name = fold(supply.name);
+  const same = (stash?.supplies ?? []).filter(
+    (each) =>
+      each.id !== supply.id &&
+      each.facts.status !== 'gone' &&
+      fold(each.name) === name &&
+      each.form !== supply.form,
+  );
+  if (!stash || same.length === 0) return null;
+  return (
+    <View style={styles.box} role="region" aria-label="The same colour elsewhere">
+      <Txt look="strong" level={2}>
+        The same colour elsewhere
+      </Txt>
+      {same.slice(0, MOST).map((each) => (
+        <Button
+          key={each.id}
+          label={`${formOf(each.kind, each.form).name}: ${addressOf(each, stash.wall.units) ?? 'no place'}, ${sayStock(each)}`}
+          onPress={() => router.setParams({ supply: each.id })}
+        />
+      ))}
+    </View>
+  );
+}
+
+/** Pads and packs kept whole: whether to break them up, from how their sheets leave. */
+export function BreakUp({
+  supply,
+  ledger,
+}: {
+  readonly supply: SupplyView;
+  readonly ledger: readonly LedgerEntry[];
+}) {
+  if (supply.form !== 'pad-6' && supply.form !== 'book') return null;
+  const { advice, singles, recent } = breakUpAdvice(ledger);
+  if (advice === 'too early to say') return null;
+  return (
+    <Note sort={advice === 'break up' ? 'attention' : 'verdict'}>
+      {advice === 'break up'
+        ? `Of its last ${recent} uses, ${singles} took a single sheet: break it up and file the sheets by colour.`
+        : `Its sheets leave together (${recent - singles} of the last ${recent} uses): keep it whole.`}
+    </Note>
+  );
+}
+
+const styles = StyleSheet.create({ box: { gap: space.s } });

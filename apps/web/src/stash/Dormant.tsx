@@ -1,0 +1,44 @@
+import type { SupplyView } from '@red-shelf/contract';
+import { addYears, format } from 'date-fns';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { space } from '../theme/tokens';
+import { Button } from '../ui/Button';
+import { DateField } from '../ui/DateField';
+import { Input } from '../ui/Input';
+import { Note } from '../ui/Note';
+import { useFactsChange } from './useSupplyChange';
+
+/** Left over from a purpose that may come back: put to sleep until a day. */
+export function Dormant({ supply, onDone }: { readonly supply: SupplyView; readonly onDone: () => void }) {
+  const [purpose, setPurpose] = useState(supply.facts.dormant?.purpose ?? '');
+  const [wakeOn, setWakeOn] = useState(
+    supply.facts.dormant?.wakeOn ?? format(addYears(new Date(), 1), 'yyyy-MM-dd'),
+  );
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const change = useFactsChange(supply);
+  const submit = (): void => {
+    if (purpose.trim() === '') return setRefusal('Say what it was for, such as the school fair.');
+    if (wakeOn === '') return setRefusal('Choose the day to look at it again.');
+    return change.mutate(
+      { ...supply.facts, dormant: { purpose: purpose.trim(), wakeOn } },
+      { onSuccess: onDone },
+    );
+  };
+  return (
+    <View style={styles.box}>
+      <Input
+        label="It was for"
+        value={purpose}
+        onChange={setPurpose}
+        onSubmit={submit}
+        hint="the school fair"
+      />
+      <DateField label="Look at it again on" value={wakeOn} onChange={setWakeOn} />
+      {refusal && <Note sort="error">{refusal}</Note>}
+      <Button label="Let it sleep" main busy={change.isPending} onPress={submit} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ box: { gap: space.s } });

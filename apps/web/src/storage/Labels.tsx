@@ -1,0 +1,100 @@
+import { labelPrint, slotLabels } from '@red-shelf/core';
+import type { SupplyView, UnitView } from '@red-shelf/contract';
+import { format, parseISO } from 'date-fns';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { call, routes } from '../api/client';
+import { usePreferences } from '../api/queries';
+import { useChange } from '../api/useChange';
+import { many } from '../copy/words';
+import { saveFile } from '../data/files';
+import { readMeasure, sayLength } from '../measure/say';
+import { space } from '../theme/tokens';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Input } from '../ui/Input';
+import { Note } from '../ui/Note';
+import { Txt } from '../ui/Txt';
+
+const HIGH_UM = 12_000;
+const WIDE_UM = 50_000;
+
+/** Labels of one unit, drawn to size for printing; printing them notes what they said, so that old ones are known. */
+export function Labels({
+  unit,
+  slots,
+}: {
+  readonly unit: UnitView;
+  readonly slots: readonly (SupplyView | null)[];
+}) {
+  const { preferences } = usePreferences();
+  const { units } = preferences;
+  const [size, setSize] = useState(`${sayLength(WIDE_UM, units)} × ${sayLength(HIGH_UM, units)}`);
+  const [paper, setPaper] = useState(units === 'inches' ? 'letter' : 'A4');
+  const [busy, setBusy] = useState(false);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const note = useChange((print: string) =>
+    call(routes.editUnit, {
+      id: unit.id,
+      body: {
+        version: unit.version,
+        name: unit.name,
+        facts: { ...unit.facts, labelled: { on: format(new Date(), 'yyyy-MM-dd'), print } },
+      },
+    }),
+  );
+  const labels = slotLabels(unit, slots);
+  const { labelled } = unit.facts;
+  const old = labelled && labelled.print !== labelPrint(labels);
+  const print = async (): Promise<void> => {
+    const [w, h] = size.split(/[×x]/i).map((part) => readMeasure(part.trim(), 'length', units));
+    if (!w?.ok || !h?.ok) return setRefusal('A label has two sides: 50 × 12 mm, the width first.');
+    const mm = { widthMm: Number(w.value) / 1000, heightMm: Number(h.value) / 1000 };
+    setBusy(true);
+    try {
+      // Loaded when labels are made, so that nobody else waits for it.
+      const { labelPdf, labelsOnPage } = await import('./labelPdf');
+      const sheet = paper === 'A4' ? 'a4' : 'letter';
+      const { columns, rows } = labelsOnPage(mm, sheet);
+      if (mm.widthMm < 8 || mm.heightMm < 5)
+        setRefusal('A label that small cannot be read; make it 8 × 5 mm or more.');
+      else if (columns === 0 || rows === 0) setRefusal(`A label that large does not fit on ${paper}.`);
+      else {
+        setRefusal(null);
+        saveFile(
+          new Blob([(await labelPdf(labels, mm, sheet)) as BlobPart], { type: 'application/pdf' }),
+          `labels-${unit.letter}.pdf`,
+        );
+        note.mutate(labelPrint(labels));
+      }
+    } catch {
+      setRefusal('The labels could not be drawn. Look whether the app is still reachable, and try again.');
+    } finally {
+      setBusy(false);
+    }
+    return undefined;
+  };
+  return (
+    <View style={styles.box} role="region" aria-label="Labels">
+      <Txt look="strong" level={2}>
+        Labels
+      </Txt>
+      <Txt look="quiet">
+        {labelled
+          ? `Printed on ${format(parseISO(labelled.on), 'd MMM yyyy')}${old ? '; what they say has changed since' : ', and still true'}.`
+          : 'Never printed.'}
+      </Txt>
+      <View style={styles.row}>
+        <Input label="Size of one" value={size} onChange={setSize} />
+      </View>
+      <Choice label="On" options={['A4', 'letter']} value={paper} onChange={setPaper} />
+      {refusal && <Note sort="error">{refusal}</Note>}
+      <Button label={`Print ${many(labels.length, 'label')}`} busy={busy} onPress={() => void print()} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { gap: space.s },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+});

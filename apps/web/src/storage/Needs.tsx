@@ -1,0 +1,114 @@
+import { NEEDED_AS } from '@red-shelf/core';
+import type { NeedBody, RecordView } from '@red-shelf/contract';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { call, routes } from '../api/client';
+import { recordsOf, usePreferences, useRecords } from '../api/queries';
+import { useChange } from '../api/useChange';
+import { readMeasure, sayLength, type Units } from '../measure/say';
+import { space } from '../theme/tokens';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Input } from '../ui/Input';
+import { Note } from '../ui/Note';
+import { Txt } from '../ui/Txt';
+
+/** A need in words: "2 dividers of 200 × 300 mm for card file C". */
+export function sayNeed({ what, widthUm, heightUm, count, where }: NeedBody, units: Units): string {
+  const size = widthUm > 0 ? ` of ${sayLength(widthUm, units)} × ${sayLength(heightUm, units)}` : '';
+  const plural = what === 'box' ? 'boxes' : what === 'pouch' ? 'pouches' : `${what}s`;
+  return `${count} ${count === 1 ? what : plural}${size} for ${where}`;
+}
+
+/** What storage still lacks; sorting out offers what is about to leave for it. */
+export function Needs() {
+  const { data } = useRecords();
+  const { preferences } = usePreferences();
+  const needs = recordsOf(data, 'need');
+  return (
+    <View style={styles.box}>
+      <Txt look="strong" level={2}>
+        Wanted for storage
+      </Txt>
+      <Txt look="quiet">When something is let go that would serve, sorting out says so before it leaves.</Txt>
+      {needs.map((need) => (
+        <NeedRow key={need.id} need={need} units={preferences.units} />
+      ))}
+      <NewNeed units={preferences.units} />
+    </View>
+  );
+}
+
+function NeedRow({ need, units }: { readonly need: RecordView & { body: NeedBody }; readonly units: Units }) {
+  const remove = useChange(() => call(routes.removeRecord, { id: need.id, body: { version: need.version } }));
+  return (
+    <View style={styles.row}>
+      <Txt style={styles.words}>{sayNeed(need.body, units)}</Txt>
+      <Button
+        label="Found one"
+        says={`No longer wanted: ${sayNeed(need.body, units)}`}
+        busy={remove.isPending}
+        onPress={() => remove.mutate(undefined)}
+      />
+    </View>
+  );
+}
+
+function NewNeed({ units }: { readonly units: Units }) {
+  const [what, setWhat] = useState<NeedBody['what']>('divider');
+  const [where, setWhere] = useState('');
+  const [size, setSize] = useState('');
+  const [count, setCount] = useState('1');
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const add = useChange((body: NeedBody) => call(routes.addRecord, { body: { body } }));
+  const submit = (): void => {
+    const [w, h, more] = size.split(/[×x]/i).map((part) => part.trim());
+    const read = (text: string | undefined) => readMeasure(text ?? '', 'length', units);
+    const sides = size.trim() === '' ? [] : [read(w), read(h)];
+    const bad = sides.find((side) => !side.ok);
+    if (where.trim() === '') return setRefusal('Say what it is for, such as card file C.');
+    if (more !== undefined || (bad && !bad.ok))
+      return setRefusal(
+        bad && !bad.ok && h !== undefined
+          ? bad.message
+          : 'A size has two sides: 20 × 30 cm. Leave it empty where any will do.',
+      );
+    if (!/^\d{1,3}$/.test(count.trim()) || Number(count) < 1)
+      return setRefusal('How many must be a whole number from 1 to 999.');
+    setRefusal(null);
+    const [widthUm = 0, heightUm = 0] = sides.map((side) => (side.ok ? Number(side.value) : 0));
+    return add.mutate(
+      { sort: 'need', what, where: where.trim(), widthUm, heightUm, count: Number(count) },
+      {
+        onSuccess: () => {
+          setWhere('');
+          setSize('');
+          setCount('1');
+        },
+      },
+    );
+  };
+  return (
+    <View style={styles.box}>
+      <Choice
+        label="It should serve as"
+        options={NEEDED_AS}
+        value={what}
+        onChange={(word) => setWhat(NEEDED_AS.find((each) => each === word) ?? what)}
+      />
+      <View style={styles.row}>
+        <Input label="For" value={where} onChange={setWhere} hint="card file C" />
+        <Input label="At least" value={size} onChange={setSize} hint="20 × 30 cm, or any" />
+        <Input label="How many" value={count} onChange={setCount} onSubmit={submit} numeric />
+      </View>
+      {refusal && <Note sort="error">{refusal}</Note>}
+      <Button label="Want it" busy={add.isPending} onPress={submit} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { gap: space.s },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s, alignItems: 'center' },
+  words: { flex: 1 },
+});

@@ -1,0 +1,42 @@
+import { isOnWall, painOf } from '@red-shelf/core';
+import { router } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import type { Stash } from '../api/queries';
+import { Button } from '../ui/Button';
+import { Txt } from '../ui/Txt';
+import { useSlots } from '../wall/useWall';
+import { sayPain } from './painWords';
+
+const WORST = 3;
+
+/** Every unit with where it hurts, the worst first. */
+export function usePains(stash: Stash | undefined) {
+  const slots = useSlots(stash);
+  const [opened] = useState(() => Date.now());
+  const judged = useMemo(
+    () =>
+      (stash?.wall.units ?? [])
+        .map((unit) => ({ unit, ...painOf(unit, unit.facts, slots.get(unit.id) ?? [], opened) }))
+        .sort((p, q) => q.score - p.score || (p.unit.letter < q.unit.letter ? -1 : 1)),
+    [stash, slots, opened],
+  );
+  return { slots, judged };
+}
+
+/** The places that hurt most, for starting there. */
+export function PainList({ stash }: { readonly stash: Stash }) {
+  const { judged } = usePains(stash);
+  const worst = judged.filter(({ unit, score }) => score > 0 && isOnWall(unit.facts)).slice(0, WORST);
+  if (worst.length === 0) return null;
+  return (
+    <View role="list" aria-label="Where it hurts most">
+      {worst.map(({ unit, pains }) => (
+        <Txt key={unit.id} look="quiet">
+          {unit.letter} {unit.name}: {pains.map(sayPain).join(', ')}
+        </Txt>
+      ))}
+      <Button label="All storage" onPress={() => router.push('/storage')} />
+    </View>
+  );
+}

@@ -1,0 +1,125 @@
+import { isOnWall, slotCount } from '@red-shelf/core';
+import type { UnitView } from '@red-shelf/contract';
+import { router, useLocalSearchParams } from 'expo-router';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { useStash } from '../api/queries';
+import { many } from '../copy/words';
+import { Waiting } from '../frame/Waiting';
+import { colour, LIP, space, TOUCH } from '../theme/tokens';
+import { Button } from '../ui/Button';
+import { Flag, Note } from '../ui/Note';
+import { Page } from '../ui/Page';
+import { Txt } from '../ui/Txt';
+import { UnitHead } from '../wall/UnitBlock';
+import { KindLimits } from './KindLimits';
+import { Needs } from './Needs';
+import { usePains } from './PainList';
+import { sayPain } from './painWords';
+import { UnitEdit } from './UnitEdit';
+
+/** All storage: what stands on the wall with where it hurts, what is spare, what was retired, and what is still needed. */
+export function StorageScreen() {
+  const { unit: chosen } = useLocalSearchParams<{ unit?: string }>();
+  const { stash, error } = useStash();
+  const { slots, judged } = usePains(stash);
+  if (!stash) return <Waiting error={error} />;
+  const current = stash.wall.units.find(({ id }) => id === chosen);
+  if (current)
+    return (
+      <UnitEdit
+        key={`${current.id} ${current.version}`}
+        unit={current}
+        units={stash.wall.units}
+        slots={slots.get(current.id) ?? []}
+      />
+    );
+  const onWall = judged.filter(({ unit }) => isOnWall(unit.facts));
+  const away = judged.filter(({ unit }) => !isOnWall(unit.facts));
+  const filled = (unit: UnitView): number =>
+    (slots.get(unit.id) ?? []).filter((slot) => slot !== null).length;
+  const worst = onWall[0];
+  return (
+    <Page title="Storage" narrow aside={`${onWall.length} on the wall · ${away.length} put away`}>
+      {worst && worst.score > 0 && (
+        <Note>
+          {`Start with ${worst.unit.letter} ${worst.unit.name}: ${worst.pains.map(sayPain).join(', ')}.`}
+        </Note>
+      )}
+      <View role="list" aria-label="Storage, where it hurts most first" style={styles.list}>
+        {onWall.map(({ unit, pains }) => (
+          <UnitRow
+            key={unit.id}
+            unit={unit}
+            aside={`${filled(unit)} of ${slotCount(unit)}`}
+            flags={pains.map(sayPain)}
+          />
+        ))}
+      </View>
+      {away.length > 0 && (
+        <View role="list" aria-label="Put away" style={styles.list}>
+          <Txt look="strong" level={2}>
+            Put away
+          </Txt>
+          {away.map(({ unit }) => (
+            <UnitRow
+              key={unit.id}
+              unit={unit}
+              aside={unit.facts.keptAt ? `in ${unit.facts.keptAt}` : many(slotCount(unit), 'slot')}
+              flags={[unit.facts.standing ?? '']}
+            />
+          ))}
+        </View>
+      )}
+      <View style={styles.acts}>
+        <Button label="Put up a rack" icon="plus" onPress={() => router.push('/rack')} />
+      </View>
+      <KindLimits />
+      <Needs />
+    </Page>
+  );
+}
+
+function UnitRow({
+  unit,
+  aside,
+  flags,
+}: {
+  readonly unit: UnitView;
+  readonly aside: string;
+  readonly flags: readonly string[];
+}) {
+  return (
+    <View role="listitem">
+      <Pressable
+        role="link"
+        aria-label={`${unit.letter} ${unit.name}`}
+        onPress={() => router.setParams({ unit: unit.id })}
+        style={styles.row}
+      >
+        <UnitHead unit={unit} aside={aside} />
+        <View style={styles.acts}>
+          {flags.length === 0 ? (
+            <Txt look="quiet">works well</Txt>
+          ) : (
+            flags.map((flag) => <Flag key={flag} label={flag} />)
+          )}
+        </View>
+      </Pressable>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: space.s },
+  row: {
+    gap: space.s,
+    minHeight: TOUCH,
+    padding: space.m - 4,
+    backgroundColor: colour.card,
+    borderWidth: 1,
+    borderColor: colour.hairline,
+    borderLeftWidth: LIP,
+    borderLeftColor: colour.hairline,
+  },
+  acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+});

@@ -1,0 +1,112 @@
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  MouseSensor,
+  TouchSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import type { ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { colour, TOUCH } from '../theme/tokens';
+import { Button } from './Button';
+import { Txt } from './Txt';
+
+interface SortableListProps<Id extends string> {
+  readonly ids: readonly Id[];
+  /** What a thing is called. */
+  readonly nameOf: (id: Id) => string;
+  readonly onMove: (id: Id, to: number) => void;
+  readonly children: (id: Id) => ReactNode;
+}
+
+/** A press this long takes hold on a touch screen, so that a swipe still scrolls. */
+const HOLD_MS = 150;
+const HOLD_SLIP_PX = 8;
+const MOUSE_SLIP_PX = 4;
+
+/** A list put in order by dragging, by the keyboard (space, arrows, space), or by the arrow buttons. */
+export function SortableList<Id extends string>({ ids, nameOf, onMove, children }: SortableListProps<Id>) {
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: MOUSE_SLIP_PX } }),
+    useSensor(TouchSensor, { activationConstraint: { delay: HOLD_MS, tolerance: HOLD_SLIP_PX } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const drop = ({ active, over }: DragEndEvent): void => {
+    const moved = ids.find((id) => id === active.id);
+    const to = ids.findIndex((id) => id === over?.id);
+    if (moved && to >= 0 && over?.id !== active.id) onMove(moved, to);
+  };
+  return (
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+      <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>
+        {ids.map((id, i) => (
+          <Row
+            key={id}
+            id={id}
+            name={nameOf(id)}
+            first={i === 0}
+            last={i === ids.length - 1}
+            onStep={(by) => onMove(id, i + by)}
+          >
+            {children(id)}
+          </Row>
+        ))}
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+interface RowProps {
+  readonly id: string;
+  readonly name: string;
+  readonly first: boolean;
+  readonly last: boolean;
+  readonly onStep: (by: number) => void;
+  readonly children: ReactNode;
+}
+
+function Row({ id, name, first, last, onStep, children }: RowProps) {
+  const { setNodeRef, setActivatorNodeRef, attributes, listeners, transform, isDragging } = useSortable({
+    id,
+  });
+  const moved = transform ? [{ translateY: transform.y }] : [];
+  return (
+    <View ref={setNodeRef as never} style={[styles.row, isDragging && styles.held, { transform: moved }]}>
+      <View
+        ref={setActivatorNodeRef as never}
+        {...(attributes as object)}
+        {...(listeners as object)}
+        aria-label={`Move ${name}`}
+        style={styles.handle}
+      >
+        <Txt look="strong">⠿</Txt>
+      </View>
+      {children}
+      <Button label="↑" says={`${name} earlier`} disabled={first} onPress={() => onStep(-1)} />
+      <Button label="↓" says={`${name} later`} disabled={last} onPress={() => onStep(1)} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: TOUCH },
+  held: { backgroundColor: colour.card, zIndex: 2, boxShadow: `0 2px 10px ${colour.shade}` },
+  // The web takes hold here instead of scrolling; the types do not know these.
+  handle: {
+    width: 32,
+    height: TOUCH,
+    alignItems: 'center',
+    justifyContent: 'center',
+    touchAction: 'none',
+    cursor: 'grab',
+  },
+});

@@ -1,0 +1,156 @@
+import fc from 'fast-check';
+import { FAMILY_GROUPS } from '../colour/families';
+import { labOf } from '../colour/lab';
+import { pairSubjects, shareIntoDrawers } from './drawers';
+import {
+  headingOf,
+  makeRecipeOrder,
+  makerCounts,
+  recipeOf,
+  SORT_KEYS,
+  type Recipe,
+  type Sortable,
+} from './recipe';
+import { DEFAULT_SCHEME } from './scheme';
+
+const thing = (id: string, more: Partial<Sortable> = {}): Sortable => ({
+  id,
+  kind: 'ribbon',
+  form: 'spool',
+  name: id,
+  maker: 'Hollin & Quay',
+  range: '',
+  code: '',
+  finish: 'matte',
+  group: 'green',
+  lab: labOf('#4c9a52'),
+  facts: {},
+  uses: 0,
+  ...more,
+});
+const sorted = (recipe: Recipe, items: readonly Sortable[]): string =>
+  [...items]
+    .sort(makeRecipeOrder(recipe, DEFAULT_SCHEME, items))
+    .map(({ id }) => id)
+    .join(' ');
+
+test('hung ribbon keeps prints and solids apart, each by colour; a scrap file keeps them together', () => {
+  const items = [
+    thing('red-dot', { group: 'red', facts: { attributes: { pattern: 'dot' } } }),
+    thing('red', { group: 'red', facts: { attributes: { pattern: 'solid' } } }),
+    thing('blue', { group: 'blue' }),
+  ];
+  expect(sorted(['print or solid', 'family'], items)).toBe('red blue red-dot');
+  expect(sorted(['family', 'print or solid'], items)).toBe('red red-dot blue');
+});
+
+test('numbers in codes count as numbers; small makers share one heading, which stands last', () => {
+  expect(
+    sorted(['code'], [thing('a', { code: '10' }), thing('b', { code: '9' }), thing('c', { code: '101' })]),
+  ).toBe('b a c');
+  const makers = [
+    thing('odd', { maker: 'Aldous Rill' }),
+    ...['x', 'y', 'z'].map((id) => thing(id, { maker: 'Yarrow Press' })),
+  ];
+  expect(sorted(['maker'], makers)).toBe('x y z odd');
+  expect(headingOf('maker', thing('odd', { maker: 'Aldous Rill' }), makerCounts(makers))).toBe('mixed');
+});
+
+test('what is used most comes first in bands; a form’s own recipe is the exception to its kind’s', () => {
+  expect(
+    sorted(
+      ['how often used', 'name'],
+      [thing('b', { uses: 2 }), thing('a', { uses: 30 }), thing('c', { uses: 5 })],
+    ),
+  ).toBe('a c b');
+  const recipes = { companion: ['family'] as const, 'companion/stamp': ['code'] as const };
+  expect(recipeOf(recipes, { kind: 'companion', form: 'stamp' })).toEqual(['code']);
+  expect(recipeOf(recipes, { kind: 'companion', form: 'gems' })).toEqual(['family']);
+  expect(recipeOf(recipes, { kind: 'ink', form: 'spray' })).toEqual(['family', 'lightness', 'finish']);
+});
+
+const anything = fc.record({
+  group: fc.constantFrom(...FAMILY_GROUPS),
+  maker: fc.constantFrom('A', 'B', 'C', ''),
+  uses: fc.nat(30),
+  code: fc.constantFrom('1', '2', '10', ''),
+  hex: fc.constantFrom('#112233', '#c23b42', '#f0f0e0', '#4c9a52'),
+  season: fc.constantFrom('winter', 'all year', undefined),
+});
+const pile = fc
+  .array(anything, { maxLength: 25 })
+  .map((drawn) =>
+    drawn.map(({ hex, season, ...rest }, i) =>
+      thing(String(i), { ...rest, lab: labOf(hex), facts: season ? { attributes: { season } } : {} }),
+    ),
+  );
+const recipes = fc.uniqueArray(fc.constantFrom(...SORT_KEYS), { maxLength: 4 });
+
+test('every recipe is a total order: the same things come out the same way however they came in', () => {
+  fc.assert(
+    fc.property(pile, recipes, (items, recipe) => {
+      expect(sorted(recipe, [...items].reverse())).toBe(sorted(recipe, items));
+    }),
+  );
+});
+
+test('things under one heading of the first key stand together', () => {
+  fc.assert(
+    fc.property(pile, recipes, (items, recipe) => {
+      const [key] = recipe;
+      if (!key || ['lightness', 'name', 'code'].includes(key)) return;
+      const counts = makerCounts(items);
+      const headings = [...items]
+        .sort(makeRecipeOrder(recipe, DEFAULT_SCHEME, items))
+        .map((item) => headingOf(key, item, counts));
+      const runs = headings.filter((heading, i) => heading !== headings[i - 1]);
+      expect(runs.length).toBe(new Set(headings).size);
+    }),
+  );
+});
+
+test('drawers: small neighbours are merged, a large family is split', () => {
+  const groups = [
+    { group: 'red', count: 6 },
+    { group: 'orange', count: 5 },
+    { group: 'yellow', count: 1 },
+    { group: 'green', count: 24 },
+  ];
+  expect(
+    shareIntoDrawers(groups, 3).map(
+      ({ parts, count }) => `${parts.map(({ group }) => group).join('+')} ${count}`,
+    ),
+  ).toEqual(['red+orange+yellow 12', 'green 12', 'green 12']);
+  expect(shareIntoDrawers([], 4)).toEqual([]);
+  expect(shareIntoDrawers([{ group: 'red', count: 2 }], 5)).toHaveLength(2);
+});
+
+test('drawers hold everything once, in order, and no drawer is empty', () => {
+  const counts = fc.array(fc.nat(40), { minLength: 1, maxLength: 13 });
+  fc.assert(
+    fc.property(counts, fc.integer({ min: 1, max: 12 }), (drawn, n) => {
+      const groups = drawn.map((count, i) => ({ group: String.fromCharCode(97 + i), count }));
+      const drawers = shareIntoDrawers(groups, n);
+      const total = drawn.reduce((a, b) => a + b, 0);
+      expect(drawers.length).toBe(Math.min(n, total));
+      expect(drawers.every(({ count }) => count > 0)).toBe(true);
+      const spoken = drawers.flatMap(({ parts }) =>
+        parts.flatMap(({ group, from, to }) =>
+          Array.from({ length: to - from }, (_, i) => `${group}${from + i}`),
+        ),
+      );
+      expect(spoken).toEqual(
+        groups.flatMap(({ group, count }) => Array.from({ length: count }, (_, i) => `${group}${i}`)),
+      );
+    }),
+  );
+});
+
+test('subjects are paired so that drawers are about even, each subject whole', () => {
+  const drawers = pairSubjects(
+    [9, 7, 6, 5, 4, 3].map((count, i) => ({ group: `s${i}`, count })),
+    3,
+  );
+  expect(drawers.map(({ count }) => count)).toEqual([12, 11, 11]);
+  expect(drawers.flatMap(({ parts }) => parts)).toHaveLength(6);
+});

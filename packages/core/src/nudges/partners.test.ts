@@ -1,0 +1,51 @@
+import { missingPartners, type Partnered } from './partners';
+
+const thing = (
+  id: string,
+  kind: Partnered['kind'],
+  form: string,
+  name: string,
+  more: Partial<Partnered> = {},
+): Partnered => ({
+  id,
+  kind,
+  form,
+  name,
+  facts: {},
+  stock: { left: 10, uses: 1 },
+  ...more,
+});
+const said = (list: readonly Partnered[]): string[] =>
+  missingPartners(list).map(
+    ({ item, partner, out }) => `${item.id} lacks ${partner.name}${out ? ' (used up)' : ''}`,
+  );
+
+test('nobody is told to buy a sort of thing they have none of', () => {
+  expect(said([thing('pad', 'ink', 'full-pad', 'Reed')])).toEqual([]);
+});
+
+test('a pad lacks its refill when others have one; case and accents do not matter; used up is said', () => {
+  const stash = [
+    thing('pad', 'ink', 'full-pad', 'Reed', { stock: { left: 3, uses: 9 } }),
+    thing('other-pad', 'ink', 'full-pad', 'Café Stone'),
+    thing('refill', 'ink', 'refill', 'CAFE STONE'),
+    thing('empty', 'ink', 'refill', 'Thistle', { stock: { left: 0, uses: 3 } }),
+    thing('thistle', 'ink', 'full-pad', 'Thistle'),
+  ];
+  expect(said(stash)).toEqual(['pad lacks its refill', 'thistle lacks its refill (used up)']);
+  const gone = stash.map((each) =>
+    each.id === 'pad' ? { ...each, facts: { status: 'gone' as const } } : each,
+  );
+  expect(said(gone)).toEqual(['thistle lacks its refill (used up)']);
+});
+
+test('stamps and dies know each other by number; one without a number is not asked for', () => {
+  const number = (n: string) => ({ facts: { attributes: { number: n } } });
+  const stash = [
+    thing('stamp-1', 'companion', 'stamp', 'Heron', number('17')),
+    thing('die-1', 'companion', 'die', 'Heron outline', number('17')),
+    thing('stamp-2', 'companion', 'stamp', 'Otter', number('18')),
+    thing('plain', 'companion', 'stamp', 'Dots'),
+  ];
+  expect(said(stash)).toEqual(['stamp-2 lacks its matching die']);
+});

@@ -1,0 +1,71 @@
+import type { Kind } from '../kinds/definition';
+import { SHEET_SIZE_UM } from '../kinds/cardstock';
+import { formOf } from '../kinds/registry';
+import type { Facts } from '../supply/facts';
+
+/** What storage still lacks and a discarded thing might serve as. */
+export const NEEDED_AS = ['divider', 'winding card', 'tray', 'box', 'pouch', 'swatch card'] as const;
+export type NeededAs = (typeof NEEDED_AS)[number];
+
+/** An open need of storage; sizes in µm, 0 where any will do. */
+export interface StorageNeed {
+  readonly what: NeededAs;
+  readonly widthUm: number;
+  readonly heightUm: number;
+  readonly count: number;
+  /** What it is for: "card file C". */
+  readonly where: string;
+}
+
+/** What the material or packaging of each kind can become. */
+const BECOMES: Readonly<Record<Kind, readonly NeededAs[]>> = {
+  ink: ['tray', 'box'],
+  marker: ['box'],
+  cardstock: ['divider', 'winding card', 'swatch card', 'pouch'],
+  ribbon: ['winding card', 'box'],
+  sticker: ['pouch', 'swatch card'],
+  companion: ['box', 'tray', 'pouch'],
+};
+/** Things made of flat stuff serve only when their sheet is large enough. */
+const FLAT: ReadonlySet<NeededAs> = new Set(['divider', 'winding card', 'swatch card', 'pouch']);
+
+export interface Salvageable {
+  readonly kind: Kind;
+  readonly form: string;
+  readonly facts: Facts;
+  readonly stock: { readonly left: number };
+}
+
+/** Width and height of the flat stuff of a thing, µm. */
+function flatSize({ kind, form, facts }: Salvageable): readonly [number, number] {
+  const sheet = SHEET_SIZE_UM[form];
+  if (sheet) return sheet;
+  const { size, attributes } = facts;
+  const [w, h] = [attributes?.sheetWidth, attributes?.sheetHeight];
+  if (typeof w === 'number' && typeof h === 'number') return [w, h];
+  if (size) return [size.widthUm, size.heightUm];
+  const { envelope } = formOf(kind, form);
+  const sides = [envelope.widthMm, envelope.heightMm, envelope.depthMm].sort((a, b) => b - a);
+  return [(sides[0] ?? 0) * 1000, (sides[1] ?? 0) * 1000];
+}
+
+/**
+ * Needs that a thing about to leave could meet: what it is made of or came in suits, and flat stuff is large enough
+ * either way round. `covers` is how many of the need it could meet: sheets can serve as many times as there are sheets.
+ */
+export function salvageFor<N extends StorageNeed>(
+  thing: Salvageable,
+  needs: readonly N[],
+): { readonly need: N; readonly covers: number }[] {
+  const [w, h] = flatSize(thing);
+  return needs
+    .filter(({ what, widthUm, heightUm, count }) => {
+      if (count < 1 || !BECOMES[thing.kind].includes(what)) return false;
+      if (!FLAT.has(what)) return true;
+      return (w >= widthUm && h >= heightUm) || (h >= widthUm && w >= heightUm);
+    })
+    .map((need) => {
+      const sheets = thing.kind === 'cardstock' ? Math.max(1, thing.stock.left) : 1;
+      return { need, covers: Math.min(need.count, sheets) };
+    });
+}

@@ -1,0 +1,33 @@
+import fc from 'fast-check';
+import { freeOf, heldByKits } from './free';
+import { lettersMissing, parseLetters, printLetters, shortVowels } from './letters';
+
+test('letters are read as people write them', () => {
+  expect(parseLetters('AABBC')).toEqual({ A: 2, B: 2, C: 1 });
+  expect(parseLetters('a3, b×2 E0')).toEqual({ A: 3, B: 2, E: 0 });
+  expect(parseLetters('A3A')).toEqual({ A: 4 });
+  expect(parseLetters('hello – world')).toBeNull();
+  expect(parseLetters('')).toEqual({});
+});
+
+test('printing then reading is the identity', () => {
+  const counts = fc.dictionary(fc.constantFrom(...'ABCDEFGHIJKLMNOPQRSTUVWXYZ&!?'), fc.nat(99));
+  fc.assert(fc.property(counts, (have) => expect(parseLetters(printLetters(have))).toEqual({ ...have })));
+});
+
+test('what a word lacks, and which vowels run short', () => {
+  const have = { H: 1, A: 1, P: 1, Y: 2, E: 4, I: 2, O: 2, U: 0 };
+  expect(lettersMissing('Happy day', have)).toEqual({ A: 1, P: 1, D: 1 });
+  expect(lettersMissing('yeah', have)).toEqual({});
+  expect(shortVowels(have)).toEqual(['A', 'U']);
+  expect(shortVowels({ '7': 1 })).toEqual([]);
+});
+
+test('kits hold back until dissolved; packs and collections hold nothing; free is never below nothing', () => {
+  const members = [{ supplyId: 's', amount: 6 }];
+  const kit = { name: 'Harvest kit', what: 'kit', dissolvedOn: null, members };
+  const held = heldByKits([kit, { ...kit, what: 'pack' }, { ...kit, dissolvedOn: '2026-05-01' }]);
+  expect(held.get('s')).toEqual([{ name: 'Harvest kit', amount: 6 }]);
+  expect(freeOf(10, { reserved: [{ project: 'p', amount: 3 }] }, held.get('s'))).toBe(1);
+  expect(freeOf(4, {}, held.get('s'))).toBe(0);
+});

@@ -1,0 +1,57 @@
+import { slotAddress, slotCount, type GridUnit } from './unit';
+
+/** What the label of one slot says: its address, and what lives there. */
+export interface SlotLabel {
+  readonly slot: number;
+  readonly address: string;
+  readonly name: string;
+  /** Maker, range and code, as far as they are known. */
+  readonly detail: string;
+  /** The short number of the thing, or null for an open slot. */
+  readonly number: number | null;
+  readonly hex: string | null;
+}
+
+interface Lives {
+  readonly name: string;
+  readonly maker: string;
+  readonly range: string;
+  readonly code: string;
+  readonly number: number;
+  readonly hex: string;
+}
+
+/** One label for every slot of a unit, open ones too, in reading order. */
+export function slotLabels(
+  unit: Pick<GridUnit, 'letter' | 'rows' | 'columns'>,
+  contents: readonly (Lives | null)[],
+): SlotLabel[] {
+  return Array.from({ length: slotCount(unit) }, (_, slot) => {
+    const here = contents[slot] ?? null;
+    return {
+      slot,
+      address: slotAddress(unit, slot),
+      name: here?.name ?? '',
+      detail: here ? [here.maker, here.range, here.code].filter(Boolean).join(' · ') : '',
+      number: here?.number ?? null,
+      hex: here?.hex ?? null,
+    };
+  });
+}
+
+const FNV_OFFSET = 0x811c9dc5;
+const FNV_PRIME = 0x01000193;
+
+/**
+ * A short name for what a unit's labels say, so that labels which no longer say what is there can be told.
+ * FNV-1a, 32 bit (Fowler, Noll and Vo), twice over from two starts.
+ */
+export function labelPrint(labels: readonly SlotLabel[]): string {
+  const text = labels.map(({ address, name, detail }) => `${address}|${name}|${detail}`).join('\n');
+  const hash = (start: number): string => {
+    let h = start;
+    for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), FNV_PRIME);
+    return (h >>> 0).toString(16).padStart(8, '0');
+  };
+  return hash(FNV_OFFSET) + hash(FNV_OFFSET ^ FNV_PRIME);
+}
