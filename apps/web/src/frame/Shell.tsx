@@ -15,7 +15,7 @@ const PLACES: readonly { href: Href; path: string; label: string; icon: IconName
 ];
 
 const isAt = (path: string, here: string): boolean =>
-  path === '/' ? here === '/' || here === '/rack' : here.startsWith(path);
+  path === '/' ? ['/', '/rack', '/storage'].includes(here) : here.startsWith(path);
 
 /** The frame of every screen: places in a bar at the foot of a phone, in a rail on a wide screen. */
 export function Shell({ children }: { readonly children: ReactNode }) {

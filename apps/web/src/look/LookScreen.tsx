@@ -42,17 +42,8 @@ export function LookScreen() {
   const leaving = looks.caps.flatMap(({ what, verdict }) =>
     verdict.candidates.map((supply) => ({ supply, what })),
   );
-  const all = [
-    looks.due.length,
-    looks.forgotten.length,
-    looks.caps.length,
-    looks.partners.length,
-    looks.unused.length,
-    looks.seasons.length,
-    looks.misfits.length,
-  ].reduce((sum, n) => sum + n, 0);
   return (
-    <Page title="Worth a look" narrow aside={many(all, 'thing')}>
+    <Page title="Worth a look" narrow aside="Each can be switched off">
       {on('due') && (
         <Section
           {...section('due')}

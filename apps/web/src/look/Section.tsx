@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
-import { space } from '../theme/tokens';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { space, TOUCH } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Txt } from '../ui/Txt';
 
@@ -24,11 +24,13 @@ export function Section<T>({ title, why, items, onMute, row, children }: Section
     <View style={styles.box} role="region" aria-label={title}>
       <View style={styles.head}>
         <Txt look="strong" level={2} style={styles.title}>
-          {title} · {items.length}
+          {title} · {items.length === 0 ? 'nothing' : items.length}
         </Txt>
-        <Button label="Switch off" says={`Switch off: ${title}`} onPress={onMute} />
+        <Pressable role="button" aria-label={`Switch off: ${title}`} onPress={onMute} style={styles.off}>
+          <Txt look="quiet">switch off</Txt>
+        </Pressable>
       </View>
-      <Txt look="quiet">{why}</Txt>
+      {items.length > 0 && <Txt look="quiet">{why}</Txt>}
       {children}
       <View role="list" style={styles.list}>
         {(all ? items : items.slice(0, FIRST)).map(row)}
@@ -46,7 +48,8 @@ export function Section<T>({ title, why, items, onMute, row, children }: Section
 
 const styles = StyleSheet.create({
   box: { gap: space.s },
-  head: { flexDirection: 'row', alignItems: 'center', gap: space.s },
+  head: { flexDirection: 'row', alignItems: 'center', gap: space.s, minHeight: TOUCH },
+  off: { minHeight: TOUCH, minWidth: TOUCH, justifyContent: 'center' },
   title: { flex: 1 },
   list: { marginHorizontal: -space.m },
 });

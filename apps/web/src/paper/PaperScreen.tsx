@@ -12,8 +12,11 @@ import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 
 const WHITES = ['any colour', 'white and cream'] as const;
-/** Lightness from which card passes for white or cream. */
-const WHITE_FROM = 88;
+/** Light and hardly coloured: what passes for white or cream. */
+function isWhite(hex: string): boolean {
+  const { l, a, b } = labOf(hex);
+  return l >= 88 && Math.hypot(a, b) <= 14;
+}
 const SHOWN = 20;
 
 /** "What do I use for this?": the person's own papers for a medium, with reasons. */
@@ -28,7 +31,7 @@ export function PaperScreen() {
           kind === 'cardstock' &&
           facts.status !== 'gone' &&
           (stock.left > 0 || Object.keys(stock.parts).length > 0) &&
-          (white === WHITES[0] || labOf(hex).l >= WHITE_FROM),
+          (white === WHITES[0] || isWhite(hex)),
       ),
     [stash, white],
   );

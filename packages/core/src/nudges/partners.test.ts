@@ -39,6 +39,14 @@ test('a pad lacks its refill when others have one; case and accents do not matte
   expect(said(gone)).toEqual(['thistle lacks its refill (used up)']);
 });
 
+test('what fewer than a tenth have is no habit, so the rest are left alone; used up is said all the same', () => {
+  const pads = Array.from({ length: 30 }, (_, i) => thing(`pad-${i}`, 'ink', 'full-pad', `Colour ${i}`));
+  const refill = (i: number, left: number) =>
+    thing(`refill-${i}`, 'ink', 'refill', `Colour ${i}`, { stock: { left, uses: 0 } });
+  expect(said([...pads, refill(0, 5), refill(1, 0)])).toEqual(['pad-1 lacks its refill (used up)']);
+  expect(said([...pads, refill(0, 5), refill(1, 0), refill(2, 5)])).toHaveLength(28);
+});
+
 test('stamps and dies know each other by number; one without a number is not asked for', () => {
   const number = (n: string) => ({ facts: { attributes: { number: n } } });
   const stash = [

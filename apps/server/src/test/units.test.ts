@@ -1,0 +1,145 @@
+import type { ArrangePreview, RecordView, UnitView, WallView } from '@red-shelf/contract';
+import { makeWorld, type World } from './world';
+
+let world: World;
+beforeEach(async () => (world = await makeWorld()));
+afterEach(() => world.close());
+
+const rack = async (name = 'Rack'): Promise<UnitView> => {
+  const body = { template: 'pad-rack', name, rows: 2, columns: 3 };
+  const response = await world.http.post('/api/units').send(body).expect(200);
+  return (response.body as { unit: UnitView }).unit;
+};
+const edit = (unit: UnitView, more: object) =>
+  world.http
+    .put(`/api/units/${unit.id}`)
+    .send({ version: unit.version, name: unit.name, facts: unit.facts, ...more });
+const wall = async (): Promise<UnitView[]> =>
+  ((await world.http.get('/api/wall').expect(200)).body as WallView).units;
+const arranged = async (body: object): Promise<ArrangePreview> =>
+  (await world.http.post('/api/arrange/preview').send(body).expect(200)).body as ArrangePreview;
+const named = async (names: Map<string, string>, body: object): Promise<string[]> =>
+  (await arranged(body)).after.units.map(({ slots }) =>
+    slots.map((id) => (id ? names.get(id) : '-')).join(' '),
+  );
+
+test('a unit that is put away lets go of what was in it, takes nothing, and undo brings all of it back', async () => {
+  const unit = await rack();
+  const { id } = await world.add();
+  const place = { unitId: unit.id, slot: 2 };
+  await world.http.put(`/api/supplies/${id}/place`).send({ place }).expect(200);
+  const put = await edit(unit, { facts: { standing: 'spare', keptAt: 'loft' } }).expect(200);
+  const placeNow = async (): Promise<unknown> =>
+    ((await world.http.get(`/api/supplies/${id}`)).body as { supply: { place: unknown } }).supply.place;
+  expect(await placeNow()).toBeNull();
+  expect((await wall())[0]?.facts).toEqual({ standing: 'spare', keptAt: 'loft' });
+  const refused = await world.http.put(`/api/supplies/${id}/place`).send({ place }).expect(422);
+  expect(refused.body).toMatchObject({ title: 'Rack is put away; bring it back to the wall first.' });
+  await world.http
+    .post('/api/arrange/preview')
+    .send({ kinds: ['ink'], unitIds: [unit.id] })
+    .expect(422);
+  const { change } = put.body as { change: { id: string } };
+  await world.http.post(`/api/changes/${change.id}/undo`).send({}).expect(200);
+  expect(await placeNow()).toEqual(place);
+});
+
+test('units move in the order of the wall; a stale edit and a foreign neighbour are refused', async () => {
+  const [a, b, c] = [await rack('A'), await rack('B'), await rack('C')];
+  const moved = await edit(c, { after: null }).expect(200);
+  expect((await wall()).map(({ name }) => name)).toEqual(['C', 'A', 'B']);
+  await edit(c, { name: 'Late' }).expect(409);
+  await edit(a, { version: 2, after: 'nobody' }).expect(404);
+  await edit(b, { version: 2, facts: { cap: 0 } }).expect(422);
+  const { change } = moved.body as { change: { id: string } };
+  await world.http.post(`/api/changes/${change.id}/undo`).send({}).expect(200);
+  expect((await wall()).map(({ name }) => name)).toEqual(['A', 'B', 'C']);
+});
+
+test('racks are filled as they say: as a snake, with columns skipped', async () => {
+  const unit = await rack();
+  const names = new Map<string, string>();
+  for (const [i, hex] of ['#a8d8a8', '#70b070', '#4c9a52', '#205020'].entries())
+    names.set((await world.add({ name: String(i), hex })).id, String(i));
+  const body = { kinds: ['ink'], unitIds: [unit.id] };
+  expect(await named(names, body)).toEqual(['0 1 2 3 - -']);
+  await edit(unit, { facts: { filling: 'snake', skipColumns: [2] } }).expect(200);
+  expect(await named(names, body)).toEqual(['0 - 1 3 - 2']);
+});
+
+test('a rack that holds a palette takes its colours and no others', async () => {
+  const [family, home] = [await rack('Family'), await rack('Palette')];
+  const names = new Map<string, string>();
+  const ids: string[] = [];
+  for (const name of ['a', 'b', 'c', 'd']) {
+    const { id } = await world.add({ name, hex: '#c04040' });
+    names.set(id, name);
+    ids.push(id);
+  }
+  const body = {
+    sort: 'group',
+    what: 'palette',
+    name: 'Wedding',
+    members: [ids[1], ids[3]].map((supplyId) => ({ supplyId, amount: 1 })),
+    home: home.id,
+  };
+  await world.http
+    .post('/api/records')
+    .send({ body: { ...body, home: 'nowhere' } })
+    .expect(404);
+  const added = await world.http.post('/api/records').send({ body }).expect(200);
+  expect((added.body as { record: RecordView }).record.body).toMatchObject({ home: home.id });
+  const [first, second] = await named(names, { kinds: ['ink'], unitIds: [family.id, home.id] });
+  expect(first?.replace(/[- ]/g, '')).toBe('ac');
+  expect(second?.replace(/[- ]/g, '')).toBe('bd');
+});
+
+test('a recipe decides the order, and what is used most goes nearest', async () => {
+  const [far, near] = [await rack('Far'), await rack('Near')];
+  await edit(near, { facts: { reach: 'near' } }).expect(200);
+  const names = new Map<string, string>();
+  for (const [name, maker, hex, uses] of [
+    ['z', 'Aldous', '#c04040', 0],
+    ['y', 'Aldous', '#4040c0', 0],
+    ['x', 'Brill', '#c04040', 0],
+    ['often', 'Brill', '#4040c0', 15],
+  ] as const) {
+    const { id } = await world.add({ name, maker, hex });
+    names.set(id, name);
+    if (uses > 0)
+      await world.http.post(`/api/supplies/${id}/ledger`).send({ act: 'use', amount: 1 }).expect(200);
+    for (let i = 1; i < uses; i++)
+      await world.http.post(`/api/supplies/${id}/ledger`).send({ act: 'use', amount: 1 });
+  }
+  const body = { kinds: ['ink'], unitIds: [far.id, near.id] };
+  const byName = await named(names, { ...body, recipes: { ink: ['name'] } });
+  expect(byName.join(' ').replace(/- ?/g, '').trim().split(/\s+/)).toEqual(['often', 'x', 'y', 'z']);
+  const byUse = await named(names, { ...body, recipes: { ink: ['how often used', 'name'] } });
+  expect(byUse[1]?.startsWith('often')).toBe(true);
+});
+
+test('needs and challenges are records like any other: checked, kept, undone', async () => {
+  const need = { sort: 'need', what: 'divider', where: 'card file', count: 3 };
+  const added = await world.http.post('/api/records').send({ body: need }).expect(200);
+  await world.http
+    .post('/api/records')
+    .send({ body: { ...need, count: -1 } })
+    .expect(422);
+  await world.http
+    .post('/api/records')
+    .send({ body: { ...need, what: 'sofa' } })
+    .expect(422);
+  const challenge = {
+    sort: 'challenge',
+    unitId: 'nowhere',
+    unitName: 'A',
+    from: '2026-06-01',
+    until: '2026-06-15',
+  };
+  await world.http.post('/api/records').send({ body: challenge }).expect(404);
+  const { change } = added.body as { change: { id: string; name: string } };
+  expect(change.name).toBe('divider for card file');
+  await world.http.post(`/api/changes/${change.id}/undo`).send({}).expect(200);
+  const { body } = await world.http.get('/api/records').expect(200);
+  expect((body as { records: unknown[] }).records).toEqual([]);
+});
