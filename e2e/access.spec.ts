@@ -20,6 +20,12 @@ const SCREENS = [
   ['gaps', '/gaps', 'Gaps'],
   ['data', '/data', 'Data'],
   ['a list to import', '/data/import', 'Bring in a list'],
+  ['worth a look', '/stash/look', 'Worth a look'],
+  ['order and drawers', '/stash/order', 'Order and drawers'],
+  ['paper', '/stash/paper', 'Paper for…'],
+  ['storage', '/storage', 'Storage'],
+  ['one rack', '/storage?unit=demo-000000', 'Labels'],
+  ['letters', '/stash?supply=demo-odd-003', 'Letters left'],
   ['a new rack', '/rack', 'Put up a rack'],
 ] as const;
 

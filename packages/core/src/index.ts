@@ -27,6 +27,7 @@ export { dominantColours, proposeHome, type Dominant } from './colour/dominant';
 export { hexOnWheel, onWheel, type WheelColour } from './colour/wheel';
 export type { MeasureRefusal } from './measure/said';
 export { parseLength, printLength, type LengthRefusal, type LengthUnit } from './measure/length';
+export { parseSize, type SizeReading } from './measure/size';
 export { parseMass, printMass, type MassUnit } from './measure/mass';
 export { parseVolume, printVolume, type VolumeUnit } from './measure/volume';
 export {

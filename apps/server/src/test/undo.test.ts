@@ -17,6 +17,7 @@ interface Step {
     | 'arrange'
     | 'rack'
     | 'takeDown'
+    | 'editRack'
     | 'import'
     | 'batch'
     | 'merge'
@@ -41,6 +42,7 @@ const steps = fc.array(
       'arrange',
       'rack',
       'takeDown',
+      'editRack',
       'import',
       'batch',
       'merge',
@@ -153,6 +155,17 @@ async function perform(world: World, { act, pick }: Step): Promise<string | unde
     if (act === 'rack')
       return (await http.post('/api/units').send({ template: 'pad-rack', name: 'R', rows: 2, columns: 2 }))
         .body as Answer;
+    if (act === 'editRack')
+      return rack
+        ? ((
+            await http.put(`/api/units/${rack.id}`).send({
+              version: rack.version,
+              name: `R${pick}`,
+              facts: pick % 3 === 0 ? { standing: 'spare' } : { cap: 1 + (pick % 9), filling: 'snake' },
+              ...(pick % 2 === 0 ? { after: units.find(({ id }) => id !== rack.id)?.id ?? null } : {}),
+            })
+          ).body as Answer)
+        : {};
     if (act === 'takeDown')
       return rack
         ? ((await http.post(`/api/units/${rack.id}/remove`).send({ version: rack.version })).body as Answer)

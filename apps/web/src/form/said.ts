@@ -2,6 +2,7 @@ import {
   attributesOf,
   GRADES,
   STATUSES,
+  parseSize,
   type AttributeDefinition,
   type Attributes,
   type AttributeValue,
@@ -40,18 +41,11 @@ function readAttribute(attribute: AttributeDefinition, text: string, units: Unit
 
 /** `98 × 20 × 66 mm`: width, height and depth; the last unit serves all. */
 function readSize(text: string, units: Units): Read<NonNullable<Facts['size']>> {
-  const parts = text.split(/\s*(?:×|x|\bby\b|\*)\s*/i).filter(Boolean);
+  const size = parseSize(text, 3, units === 'inches' ? 'in' : 'mm');
   const message = `“${text.slice(0, 40)}” is not a size; write width × height × depth, such as 98 × 20 × 66 mm.`;
-  const unit = /[a-z"″]+\.?$/i.exec(parts.at(-1) ?? '')?.[0] ?? '';
-  const read = parts.map((part) =>
-    readMeasure(/[a-z"″]/i.test(part) ? part : `${part} ${unit}`, 'length', units),
-  );
-  const [width, height, depth] = read.map((each) =>
-    each.ok && typeof each.value === 'number' ? each.value : undefined,
-  );
-  if (parts.length !== 3 || width === undefined || height === undefined || depth === undefined)
-    return { ok: false, message };
-  return { ok: true, value: { widthUm: width, heightUm: height, depthUm: depth } };
+  if (!size.ok) return { ok: false, message };
+  const [widthUm = 0, heightUm = 0, depthUm = 0] = size.um;
+  return { ok: true, value: { widthUm, heightUm, depthUm } };
 }
 
 export const splitTags = (text: string): string[] => [

@@ -10,6 +10,7 @@ import { sayLastUsed } from '../copy/supply';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Chip } from '../ui/Chip';
+import { Columns } from '../ui/Columns';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
@@ -43,115 +44,125 @@ export function LookScreen() {
     verdict.candidates.map((supply) => ({ supply, what })),
   );
   return (
-    <Page title="Worth a look" narrow aside="Each can be switched off">
-      {on('due') && (
-        <Section
-          {...section('due')}
-          why={`Trials and sleeping purposes whose day has come. ${looks.waiting} more wait for theirs.`}
-          items={looks.due}
-          row={({ why, ...look }) =>
-            why === 'trial' ? (
-              <TrialRow key={look.supply.id} {...look} />
-            ) : (
-              <DormantRow key={look.supply.id} {...look} />
-            )
-          }
-        />
-      )}
-      {on('caps') && (
-        <Section
-          {...section('caps')}
-          why="Where a limit is passed, something must leave; these would be missed least."
-          items={leaving}
-          row={({ supply, what }) => (
-            <LeaveRow
-              key={`${what} ${supply.id}`}
-              supply={supply}
-              reason={`${what} · used ${many(supply.stock.uses, 'time')}, ${sayLastUsed(supply)}`}
-            />
-          )}
-        >
-          {looks.caps.map(({ what, verdict }) => (
-            <Note key={what} sort="attention">
-              {`${what}: ${verdict.count} where ${verdict.cap} may be. ${many(verdict.mustLeave, 'thing')} must leave.`}
-            </Note>
-          ))}
-          <Button label="Set limits" onPress={() => router.push('/storage')} />
-        </Section>
-      )}
-      {on('forgotten') && (
-        <Section
-          {...section('forgotten')}
-          why="Out of sight or idle the longest; another ten next week."
-          items={looks.forgotten}
-          row={(look) => <ForgottenRow key={look.supply.id} {...look} />}
-        >
-          <Challenge stash={stash} />
-        </Section>
-      )}
-      {on('seasons') && (
-        <Section
-          {...section('seasons')}
-          why="They come into sight a month ahead."
-          items={looks.seasons}
-          row={(look) => <ReasonRow key={look.supply.id} {...look} />}
-        >
-          <View style={styles.row}>
-            <Chip
-              many
-              label="Hide what is out of season"
-              on={hideOutOfSeason}
-              onPress={() => keep.mutate({ hideOutOfSeason: !hideOutOfSeason })}
-            />
-            <Chip
-              many
-              label="South of the equator"
-              on={hemisphere === 'south'}
-              onPress={() => keep.mutate({ hemisphere: hemisphere === 'south' ? 'north' : 'south' })}
-            />
-          </View>
-        </Section>
-      )}
-      {on('partners') && (
-        <Section
-          {...section('partners')}
-          why="What works with it and is not here, the most used first; only sorts you have some of."
-          items={looks.partners}
-          row={(look) => <ReasonRow key={look.supply.id} {...look} />}
-        />
-      )}
-      {on('unused') && (
-        <Section
-          {...section('unused')}
-          why="Here for a season and not used once. Say why: what you do not like comes up when you sort out."
-          items={looks.unused}
-          row={(look) => <UnusedRow key={look.supply.id} {...look} />}
-        />
-      )}
-      {on('misfits') && (
-        <Section
-          {...section('misfits')}
-          why="Larger than every slot made for its kind, as it was measured."
-          items={looks.misfits}
-          row={(look) => <ReasonRow key={look.supply.id} {...look} />}
-        />
-      )}
-      {muted.length > 0 && (
-        <View style={styles.box}>
-          <Txt look="strong" level={2}>
-            Switched off
-          </Txt>
-          <View style={styles.row}>
-            {muted.map((nudge) => (
-              <Button
-                key={nudge}
-                label={`${TITLES[nudge]}: switch on`}
-                onPress={() => keep.mutate({ muted: muted.filter((each) => each !== nudge) })}
+    <Page title="Worth a look" aside="Each can be switched off">
+      <Columns
+        first={
+          <>
+            {on('due') && (
+              <Section
+                {...section('due')}
+                why={`Trials and sleeping purposes whose day has come. ${looks.waiting} more wait for theirs.`}
+                items={looks.due}
+                row={({ why, ...look }) =>
+                  why === 'trial' ? (
+                    <TrialRow key={look.supply.id} {...look} />
+                  ) : (
+                    <DormantRow key={look.supply.id} {...look} />
+                  )
+                }
               />
-            ))}
-          </View>
-        </View>
-      )}
+            )}
+            {on('caps') && (
+              <Section
+                {...section('caps')}
+                why="Where a limit is passed, something must leave; these would be missed least."
+                items={leaving}
+                row={({ supply, what }) => (
+                  <LeaveRow
+                    key={`${what} ${supply.id}`}
+                    supply={supply}
+                    reason={`${what} · used ${many(supply.stock.uses, 'time')}, ${sayLastUsed(supply)}`}
+                  />
+                )}
+              >
+                {looks.caps.map(({ what, verdict }) => (
+                  <Note key={what} sort="attention">
+                    {`${what}: ${verdict.count} where ${verdict.cap} may be. ${many(verdict.mustLeave, 'thing')} must leave.`}
+                  </Note>
+                ))}
+                <Button label="Set limits" onPress={() => router.push('/storage')} />
+              </Section>
+            )}
+            {on('forgotten') && (
+              <Section
+                {...section('forgotten')}
+                why="Out of sight or idle the longest; another ten next week."
+                items={looks.forgotten}
+                row={(look) => <ForgottenRow key={look.supply.id} {...look} />}
+              >
+                <Challenge stash={stash} />
+              </Section>
+            )}
+            {on('seasons') && (
+              <Section
+                {...section('seasons')}
+                why="They come into sight a month ahead."
+                items={looks.seasons}
+                row={(look) => <ReasonRow key={look.supply.id} {...look} />}
+              >
+                <View style={styles.row}>
+                  <Chip
+                    many
+                    label="Hide what is out of season"
+                    on={hideOutOfSeason}
+                    onPress={() => keep.mutate({ hideOutOfSeason: !hideOutOfSeason })}
+                  />
+                  <Chip
+                    many
+                    label="South of the equator"
+                    on={hemisphere === 'south'}
+                    onPress={() => keep.mutate({ hemisphere: hemisphere === 'south' ? 'north' : 'south' })}
+                  />
+                </View>
+              </Section>
+            )}
+          </>
+        }
+        second={
+          <>
+            {on('partners') && (
+              <Section
+                {...section('partners')}
+                why="What works with it and is not here, the most used first; only sorts you have some of."
+                items={looks.partners}
+                row={(look) => <ReasonRow key={look.supply.id} {...look} />}
+              />
+            )}
+            {on('unused') && (
+              <Section
+                {...section('unused')}
+                why="Here for a season and not used once. Say why: what you do not like comes up when you sort out."
+                items={looks.unused}
+                row={(look) => <UnusedRow key={look.supply.id} {...look} />}
+              />
+            )}
+            {on('misfits') && (
+              <Section
+                {...section('misfits')}
+                why="Larger than every slot made for its kind, as it was measured."
+                items={looks.misfits}
+                row={(look) => <ReasonRow key={look.supply.id} {...look} />}
+              />
+            )}
+            {muted.length > 0 && (
+              <View style={styles.box}>
+                <Txt look="strong" level={2}>
+                  Switched off
+                </Txt>
+                <View style={styles.row}>
+                  {muted.map((nudge) => (
+                    <Button
+                      key={nudge}
+                      label={`${TITLES[nudge]}: switch on`}
+                      onPress={() => keep.mutate({ muted: muted.filter((each) => each !== nudge) })}
+                    />
+                  ))}
+                </View>
+              </View>
+            )}
+          </>
+        }
+      />
     </Page>
   );
 }

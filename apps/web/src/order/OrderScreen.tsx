@@ -24,6 +24,7 @@ import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Chip } from '../ui/Chip';
 import { Choice } from '../ui/Choice';
+import { Columns } from '../ui/Columns';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { SortableList } from '../ui/SortableList';
@@ -78,78 +79,84 @@ export function OrderScreen() {
     );
   };
   return (
-    <Page title="Order and drawers" narrow aside="Tried here first; Arrange follows it">
-      <View style={styles.chips} role="radiogroup" aria-label="Kind">
-        {KINDS.map((each) => (
-          <Chip
-            key={each}
-            label={KIND_DEFINITIONS[each].plural}
-            on={each === kind}
-            onPress={() => choose(each)}
-          />
-        ))}
-      </View>
-      {forms.length > 1 && (
-        <Choice
-          label="An exception may be made for one form"
-          options={[EVERY_FORM, ...forms.map(({ name }) => name)]}
-          value={forms.find(({ id }) => id === form)?.name ?? EVERY_FORM}
-          onChange={(name) => {
-            setForm(forms.find((each) => each.name === name)?.id ?? null);
-            setDraft(null);
-          }}
-        />
-      )}
-      <Strip items={sorted} recipe={recipe} />
-      <View style={styles.box}>
-        <Txt look="strong" level={2}>
-          Sorted by
-        </Txt>
-        <SortableList
-          ids={recipe}
-          nameOf={(key) => key}
-          onMove={(key, to) => {
-            const rest = recipe.filter((each) => each !== key);
-            setDraft([...rest.slice(0, to), key, ...rest.slice(to)]);
-          }}
-        >
-          {(key) => (
-            <>
-              <Txt style={styles.key}>{key}</Txt>
-              <Button
-                label="×"
-                says={`Do not sort by ${key}`}
-                onPress={() => setDraft(recipe.filter((each) => each !== key))}
+    <Page title="Order and drawers" aside="Tried here first; Arrange follows it">
+      <Columns
+        first={
+          <>
+            <View style={styles.chips} role="radiogroup" aria-label="Kind">
+              {KINDS.map((each) => (
+                <Chip
+                  key={each}
+                  label={KIND_DEFINITIONS[each].plural}
+                  on={each === kind}
+                  onPress={() => choose(each)}
+                />
+              ))}
+            </View>
+            {forms.length > 1 && (
+              <Choice
+                label="An exception may be made for one form"
+                options={[EVERY_FORM, ...forms.map(({ name }) => name)]}
+                value={forms.find(({ id }) => id === form)?.name ?? EVERY_FORM}
+                onChange={(name) => {
+                  setForm(forms.find((each) => each.name === name)?.id ?? null);
+                  setDraft(null);
+                }}
               />
-            </>
-          )}
-        </SortableList>
-        {recipe.length === 0 && <Note>By nothing: light to dark, whatever it is.</Note>}
-        <View style={styles.chips} role="group" aria-label="Then by">
-          {SORT_KEYS.filter((key) => !recipe.includes(key)).map((key) => (
-            <Button
-              key={key}
-              label={`+ ${key}`}
-              says={`Then by ${key}`}
-              onPress={() => setDraft([...recipe, key])}
-            />
-          ))}
-        </View>
-      </View>
-      <View style={styles.chips}>
-        <Button
-          label="Keep this order"
-          main
-          disabled={!draft}
-          busy={keep.isPending}
-          onPress={() => save(recipe)}
-        />
-        {draft && <Button label="Leave it as it was" onPress={() => setDraft(null)} />}
-        {preferences.recipes[own] && !draft && (
-          <Button label="Back to the rainbow" onPress={() => save(null)} />
-        )}
-      </View>
-      <Drawers key={kind} supplies={sorted} groupOf={drawerGroup(recipe, pile)} />
+            )}
+            <Strip items={sorted} recipe={recipe} />
+            <View style={styles.box}>
+              <Txt look="strong" level={2}>
+                Sorted by
+              </Txt>
+              <SortableList
+                ids={recipe}
+                nameOf={(key) => key}
+                onMove={(key, to) => {
+                  const rest = recipe.filter((each) => each !== key);
+                  setDraft([...rest.slice(0, to), key, ...rest.slice(to)]);
+                }}
+              >
+                {(key) => (
+                  <>
+                    <Txt style={styles.key}>{key}</Txt>
+                    <Button
+                      label="×"
+                      says={`Do not sort by ${key}`}
+                      onPress={() => setDraft(recipe.filter((each) => each !== key))}
+                    />
+                  </>
+                )}
+              </SortableList>
+              {recipe.length === 0 && <Note>By nothing: light to dark, whatever it is.</Note>}
+              <View style={styles.chips} role="group" aria-label="Then by">
+                {SORT_KEYS.filter((key) => !recipe.includes(key)).map((key) => (
+                  <Button
+                    key={key}
+                    label={`+ ${key}`}
+                    says={`Then by ${key}`}
+                    onPress={() => setDraft([...recipe, key])}
+                  />
+                ))}
+              </View>
+            </View>
+            <View style={styles.chips}>
+              <Button
+                label="Keep this order"
+                main
+                disabled={!draft}
+                busy={keep.isPending}
+                onPress={() => save(recipe)}
+              />
+              {draft && <Button label="Leave it as it was" onPress={() => setDraft(null)} />}
+              {preferences.recipes[own] && !draft && (
+                <Button label="Back to the rainbow" onPress={() => save(null)} />
+              )}
+            </View>
+          </>
+        }
+        second={<Drawers key={kind} supplies={sorted} groupOf={drawerGroup(recipe, pile)} />}
+      />
     </Page>
   );
 }

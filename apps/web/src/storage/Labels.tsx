@@ -1,4 +1,4 @@
-import { labelPrint, slotLabels } from '@red-shelf/core';
+import { labelPrint, parseSize, slotLabels } from '@red-shelf/core';
 import type { SupplyView, UnitView } from '@red-shelf/contract';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
@@ -8,7 +8,7 @@ import { usePreferences } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { many } from '../copy/words';
 import { saveFile } from '../data/files';
-import { readMeasure, sayLength } from '../measure/say';
+import { sayLength } from '../measure/say';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
@@ -47,9 +47,10 @@ export function Labels({
   const { labelled } = unit.facts;
   const old = labelled && labelled.print !== labelPrint(labels);
   const print = async (): Promise<void> => {
-    const [w, h] = size.split(/[×x]/i).map((part) => readMeasure(part.trim(), 'length', units));
-    if (!w?.ok || !h?.ok) return setRefusal('A label has two sides: 50 × 12 mm, the width first.');
-    const mm = { widthMm: Number(w.value) / 1000, heightMm: Number(h.value) / 1000 };
+    const sides = parseSize(size, 2, units === 'inches' ? 'in' : 'mm');
+    if (!sides.ok) return setRefusal('A label has two sides: 50 × 12 mm, the width first.');
+    const [wide = 0, high = 0] = sides.um;
+    const mm = { widthMm: wide / 1000, heightMm: high / 1000 };
     setBusy(true);
     try {
       // Loaded when labels are made, so that nobody else waits for it.

@@ -1,11 +1,11 @@
-import { NEEDED_AS } from '@red-shelf/core';
+import { NEEDED_AS, parseSize } from '@red-shelf/core';
 import type { NeedBody, RecordView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
 import { recordsOf, usePreferences, useRecords } from '../api/queries';
 import { useChange } from '../api/useChange';
-import { readMeasure, sayLength, type Units } from '../measure/say';
+import { sayLength, type Units } from '../measure/say';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
@@ -62,21 +62,14 @@ function NewNeed({ units }: { readonly units: Units }) {
   const [refusal, setRefusal] = useState<string | null>(null);
   const add = useChange((body: NeedBody) => call(routes.addRecord, { body: { body } }));
   const submit = (): void => {
-    const [w, h, more] = size.split(/[×x]/i).map((part) => part.trim());
-    const read = (text: string | undefined) => readMeasure(text ?? '', 'length', units);
-    const sides = size.trim() === '' ? [] : [read(w), read(h)];
-    const bad = sides.find((side) => !side.ok);
+    const sides = size.trim() === '' ? null : parseSize(size, 2, units === 'inches' ? 'in' : 'mm');
     if (where.trim() === '') return setRefusal('Say what it is for, such as card file C.');
-    if (more !== undefined || (bad && !bad.ok))
-      return setRefusal(
-        bad && !bad.ok && h !== undefined
-          ? bad.message
-          : 'A size has two sides: 20 × 30 cm. Leave it empty where any will do.',
-      );
+    if (sides && !sides.ok)
+      return setRefusal('A size has two sides: 20 × 30 cm. Leave it empty where any will do.');
     if (!/^\d{1,3}$/.test(count.trim()) || Number(count) < 1)
       return setRefusal('How many must be a whole number from 1 to 999.');
     setRefusal(null);
-    const [widthUm = 0, heightUm = 0] = sides.map((side) => (side.ok ? Number(side.value) : 0));
+    const [widthUm = 0, heightUm = 0] = sides?.ok ? sides.um : [];
     return add.mutate(
       { sort: 'need', what, where: where.trim(), widthUm, heightUm, count: Number(count) },
       {

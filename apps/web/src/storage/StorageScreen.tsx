@@ -7,6 +7,7 @@ import { many } from '../copy/words';
 import { Waiting } from '../frame/Waiting';
 import { colour, LIP, space, TOUCH } from '../theme/tokens';
 import { Button } from '../ui/Button';
+import { Columns } from '../ui/Columns';
 import { Flag, Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
@@ -39,42 +40,52 @@ export function StorageScreen() {
     (slots.get(unit.id) ?? []).filter((slot) => slot !== null).length;
   const worst = onWall[0];
   return (
-    <Page title="Storage" narrow aside={`${onWall.length} on the wall · ${away.length} put away`}>
-      {worst && worst.score > 0 && (
-        <Note>
-          {`Start with ${worst.unit.letter} ${worst.unit.name}: ${worst.pains.map(sayPain).join(', ')}.`}
-        </Note>
-      )}
-      <View role="list" aria-label="Storage, where it hurts most first" style={styles.list}>
-        {onWall.map(({ unit, pains }) => (
-          <UnitRow
-            key={unit.id}
-            unit={unit}
-            aside={`${filled(unit)} of ${slotCount(unit)}`}
-            flags={pains.map(sayPain)}
-          />
-        ))}
-      </View>
-      {away.length > 0 && (
-        <View role="list" aria-label="Put away" style={styles.list}>
-          <Txt look="strong" level={2}>
-            Put away
-          </Txt>
-          {away.map(({ unit }) => (
-            <UnitRow
-              key={unit.id}
-              unit={unit}
-              aside={unit.facts.keptAt ? `in ${unit.facts.keptAt}` : many(slotCount(unit), 'slot')}
-              flags={[unit.facts.standing ?? '']}
-            />
-          ))}
-        </View>
-      )}
-      <View style={styles.acts}>
-        <Button label="Put up a rack" icon="plus" onPress={() => router.push('/rack')} />
-      </View>
-      <KindLimits />
-      <Needs />
+    <Page title="Storage" aside={`${onWall.length} on the wall · ${away.length} put away`}>
+      <Columns
+        first={
+          <>
+            {worst && worst.score > 0 && (
+              <Note>
+                {`Start with ${worst.unit.letter} ${worst.unit.name}: ${worst.pains.map(sayPain).join(', ')}.`}
+              </Note>
+            )}
+            <View role="list" aria-label="Storage, where it hurts most first" style={styles.list}>
+              {onWall.map(({ unit, pains }) => (
+                <UnitRow
+                  key={unit.id}
+                  unit={unit}
+                  aside={`${filled(unit)} of ${slotCount(unit)}`}
+                  flags={pains.map(sayPain)}
+                />
+              ))}
+            </View>
+            {away.length > 0 && (
+              <View role="list" aria-label="Put away" style={styles.list}>
+                <Txt look="strong" level={2}>
+                  Put away
+                </Txt>
+                {away.map(({ unit }) => (
+                  <UnitRow
+                    key={unit.id}
+                    unit={unit}
+                    aside={unit.facts.keptAt ? `in ${unit.facts.keptAt}` : many(slotCount(unit), 'slot')}
+                    flags={[unit.facts.standing ?? '']}
+                  />
+                ))}
+              </View>
+            )}
+            <View style={styles.acts}>
+              <Button label="Put up a rack" icon="plus" onPress={() => router.push('/rack')} />
+            </View>
+          </>
+        }
+        second={
+          <>
+            <KindLimits />
+            <Needs />
+          </>
+        }
+      />
     </Page>
   );
 }

@@ -15,7 +15,7 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import type { ReactNode } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { StyleSheet, View, type ViewStyle } from 'react-native';
 import { colour, TOUCH } from '../theme/tokens';
 import { Button } from './Button';
 import { Txt } from './Txt';
@@ -65,6 +65,9 @@ export function SortableList<Id extends string>({ ids, nameOf, onMove, children 
   );
 }
 
+/** Here the web takes hold instead of scrolling; the types do not know these. */
+const WEB_HANDLE = { touchAction: 'none', cursor: 'grab' } as unknown as ViewStyle;
+
 interface RowProps {
   readonly id: string;
   readonly name: string;
@@ -86,7 +89,7 @@ function Row({ id, name, first, last, onStep, children }: RowProps) {
         {...(attributes as object)}
         {...(listeners as object)}
         aria-label={`Move ${name}`}
-        style={styles.handle}
+        style={[styles.handle, WEB_HANDLE]}
       >
         <Txt look="strong">⠿</Txt>
       </View>
@@ -100,13 +103,5 @@ function Row({ id, name, first, last, onStep, children }: RowProps) {
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: TOUCH },
   held: { backgroundColor: colour.card, zIndex: 2, boxShadow: `0 2px 10px ${colour.shade}` },
-  // The web takes hold here instead of scrolling; the types do not know these.
-  handle: {
-    width: 32,
-    height: TOUCH,
-    alignItems: 'center',
-    justifyContent: 'center',
-    touchAction: 'none',
-    cursor: 'grab',
-  },
+  handle: { width: 32, height: TOUCH, alignItems: 'center', justifyContent: 'center' },
 });
