@@ -1,10 +1,10 @@
 import { FAMILY_GROUP_INFO, FAMILY_GROUPS, type FamilyGroup } from '@red-shelf/core';
 import type { Preferences } from '@red-shelf/contract';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences, useStash } from '../api/queries';
 import { usePreferenceChange } from '../api/usePreferenceChange';
 import { Waiting } from '../frame/Waiting';
+import { useDraft } from '../form/useDraft';
 import { inRainbow } from '../stash/rows';
 import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -21,7 +21,7 @@ const STRIP = 220;
 export function FamiliesScreen() {
   const { stash, error } = useStash();
   const { preferences } = usePreferences();
-  const [draft, setDraft] = useState<Preferences | null>(null);
+  const [draft, setDraft, clear] = useDraft<Preferences | null>('families', null);
   const now = draft ?? preferences;
   const keep = usePreferenceChange();
   if (!stash) return <Waiting error={error} />;
@@ -102,9 +102,9 @@ export function FamiliesScreen() {
           main
           disabled={!draft || !/^[A-Z]{3}$/.test(now.currency)}
           busy={keep.isPending}
-          onPress={() => keep.mutate({ ...now, familyOrder: order }, { onSuccess: () => setDraft(null) })}
+          onPress={() => keep.mutate({ ...now, familyOrder: order }, { onSuccess: clear })}
         />
-        {draft && <Button label="Leave it as it was" onPress={() => setDraft(null)} />}
+        {draft && <Button label="Leave it as it was" onPress={clear} />}
       </View>
     </Page>
   );

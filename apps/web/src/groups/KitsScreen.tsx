@@ -8,6 +8,7 @@ import { call, routes } from '../api/client';
 import { recordsOf, useRecords, useStash, type Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { many } from '../copy/words';
+import { useDraft } from '../form/useDraft';
 import { Waiting } from '../frame/Waiting';
 import { sayPrice } from '../measure/say';
 import { colour, space } from '../theme/tokens';
@@ -58,9 +59,11 @@ function sayAge({ body, createdAt }: Group): string {
   return days < 60 ? `${many(Math.max(0, days), 'day')} old` : `${many(Math.round(days / 30), 'month')} old`;
 }
 
+const NO_GROUP: { what: (typeof BEGUN)[number]; name: string } = { what: 'kit', name: '' };
+
 function NewGroup() {
-  const [what, setWhat] = useState<(typeof BEGUN)[number]>('kit');
-  const [name, setName] = useState('');
+  const [draft, setDraft, clear] = useDraft('group', NO_GROUP);
+  const { what, name } = draft;
   const add = useChange((body: GroupBody) => call(routes.addRecord, { body: { body } }), { quiet: true });
   const submit = () =>
     add.mutate(
@@ -76,7 +79,12 @@ function NewGroup() {
         dissolvedOn: null,
         home: null,
       },
-      { onSuccess: ({ record }) => router.setParams({ group: record.id }) },
+      {
+        onSuccess: ({ record }) => {
+          clear();
+          router.setParams({ group: record.id });
+        },
+      },
     );
   return (
     <View style={styles.box}>
@@ -87,9 +95,15 @@ function NewGroup() {
         label="It is a"
         options={BEGUN}
         value={what}
-        onChange={(word) => setWhat(BEGUN.find((each) => each === word) ?? what)}
+        onChange={(word) => setDraft({ ...draft, what: BEGUN.find((each) => each === word) ?? what })}
       />
-      <Input label="Its name" value={name} onChange={setName} onSubmit={submit} error={add.error?.message} />
+      <Input
+        label="Its name"
+        value={name}
+        onChange={(text) => setDraft({ ...draft, name: text })}
+        onSubmit={submit}
+        error={add.error?.message}
+      />
       <MadeAlready job={name} />
       <Button label="Begin" main busy={add.isPending} onPress={submit} />
     </View>

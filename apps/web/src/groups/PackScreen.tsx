@@ -12,7 +12,7 @@ import { BLANK, readForm, startSaid } from '../form/model';
 import { useSupplyForm } from '../form/useSupplyForm';
 import { readPrice } from '../measure/say';
 import { readAmount } from '../stash/amount';
-import { forget, remember, remembered } from '../stash/draft';
+import { forget, remember, remembered } from '../form/draft';
 import { KindAndForm, type SupplyForm } from '../stash/SupplyFields';
 import { colour, radius, space, TOUCH } from '../theme/tokens';
 import { Button } from '../ui/Button';

@@ -61,11 +61,9 @@ export function Drawers({ supplies, groupOf }: DrawersProps) {
             <View style={styles.words}>
               <View style={[styles.bar, { width: `${(100 * drawer.count) / fullest}%` }]}>
                 {drawer.parts.flatMap(({ group, from, to }) =>
-                  (byGroup.get(group) ?? [])
-                    .slice(from, to)
-                    .map((hex, k) => (
-                      <View key={`${group} ${from + k}`} style={[styles.thread, { backgroundColor: hex }]} />
-                    )),
+                  thinned((byGroup.get(group) ?? []).slice(from, to), drawer.count).map((hex, k) => (
+                    <View key={`${group} ${from + k}`} style={[styles.thread, { backgroundColor: hex }]} />
+                  )),
                 )}
               </View>
               <Txt>{sayDrawer(drawer)}</Txt>
@@ -76,6 +74,13 @@ export function Drawers({ supplies, groupOf }: DrawersProps) {
     </View>
   );
 }
+
+const MOST_THREADS = 60;
+/** Of a full drawer only so many threads are drawn that they can be told apart. */
+const thinned = (hexes: readonly string[], count: number): readonly string[] => {
+  const every = Math.max(1, Math.ceil(count / MOST_THREADS));
+  return hexes.filter((_, i) => i % every === 0);
+};
 
 /** "red and orange: 34 things", "blue, 1 to 30 of 61: 30 things". */
 export function sayDrawer({ parts, count }: Drawer): string {

@@ -1,12 +1,12 @@
 import { formOf } from '@red-shelf/core';
 import type { NewSupplyInput } from '@red-shelf/contract';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ApiError, call, routes } from '../api/client';
 import { usePreferences } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { many } from '../copy/words';
 import { readForm } from '../form/model';
+import { useDraft } from '../form/useDraft';
 import { readAmount } from '../stash/amount';
 import { colour, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -24,7 +24,7 @@ interface PasteListProps {
 
 /** A pasted list, one thing a line; what cannot be read is said line by line, and nothing is half-saved. */
 export function PasteList({ session, onAdded, onClose }: PasteListProps) {
-  const [text, setText] = useState('');
+  const [text, setText, clear] = useDraft(`paste.${session.id}`, '');
   const { preferences } = usePreferences();
   const lines = readPasted(text);
   const good = lines.filter(({ refusal }) => refusal === null);
@@ -41,6 +41,7 @@ export function PasteList({ session, onAdded, onClose }: PasteListProps) {
     });
     const { ids } = await add.mutateAsync(supplies);
     await onAdded(ids);
+    clear();
     onClose();
   };
   return (

@@ -1,7 +1,7 @@
 import { formOf, KIND_DEFINITIONS, type Level } from '@red-shelf/core';
 import type { NewSupplyInput, SessionBody } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { StyleSheet, View, type TextInput } from 'react-native';
 import { call, routes } from '../api/client';
@@ -13,7 +13,7 @@ import { useSupplyForm } from '../form/useSupplyForm';
 import { Waiting } from '../frame/Waiting';
 import { space } from '../theme/tokens';
 import { AMOUNT_LABEL, readAmount } from '../stash/amount';
-import { remembered } from '../stash/draft';
+import { forget, remember, remembered } from '../form/draft';
 import { ColourLine, KindAndForm, type SupplyForm } from '../stash/SupplyFields';
 import { LevelChoice } from '../stash/LevelChoice';
 import { Button } from '../ui/Button';
@@ -152,6 +152,9 @@ function OneOfPile({
 }) {
   const start = remembered(`pile.${session.id}`, sharedForm(session));
   const { form, read, startNext } = useSupplyForm(start);
+  const draft = `pile.${session.id}`;
+  const given = useWatch({ control: form.control });
+  useEffect(() => remember(draft, given), [draft, given]);
   const colourPlace = useRef<TextInput>(null);
   const definition = formOf(start.kind, start.form);
   const [amount, setAmount] = useState(
@@ -169,6 +172,7 @@ function OneOfPile({
       if (!body) return;
       const { supply } = await add.mutateAsync(body);
       await onAdded(supply.id);
+      forget(draft);
       startNext(sharedForm(session));
     })();
   return (

@@ -2,13 +2,14 @@ import { formOf, KIND_DEFINITIONS, KINDS, ownedOfRange, type Kind } from '@red-s
 import type { NewSupplyInput, RangeBody, RangeReadingView, RecordView } from '@red-shelf/contract';
 import { useMutation } from '@tanstack/react-query';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ApiError, call, readRangeFile, routes } from '../api/client';
 import { recordsOf, useRecords, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { many } from '../copy/words';
 import { chooseFile } from '../data/files';
+import { useDraft } from '../form/useDraft';
 import { Waiting } from '../frame/Waiting';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -47,12 +48,19 @@ export function RangesScreen() {
   );
 }
 
+/** A range being brought in: what was read of its file, and what is said of it. */
+const NO_RANGE: { reading: RangeReadingView | null; kind: Kind; maker: string; name: string } = {
+  reading: null,
+  kind: 'ink',
+  maker: '',
+  name: '',
+};
+const NONE: readonly number[] = [];
+
 /** A checklist from a CSV file with names and hexes, or from a .gpl palette. */
 function NewRange() {
-  const [reading, setReading] = useState<RangeReadingView | null>(null);
-  const [kind, setKind] = useState<Kind>('ink');
-  const [maker, setMaker] = useState('');
-  const [name, setName] = useState('');
+  const [draft, setDraft, clear] = useDraft('range', NO_RANGE);
+  const { reading, kind, maker, name } = draft;
   const read = useMutation({
     mutationFn: async () => {
       const file = await chooseFile('.csv,.gpl,text/csv,text/plain');
@@ -60,8 +68,7 @@ function NewRange() {
     },
     onSuccess: (answer) => {
       if (!answer) return;
-      setReading(answer);
-      setName(answer.name);
+      setDraft({ ...draft, reading: answer, name: answer.name });
     },
   });
   const keep = useChange((body: RangeBody) => call(routes.addRecord, { body: { body } }), { quiet: true });
@@ -77,7 +84,12 @@ function NewRange() {
         finish: 'matte',
         entries: reading.entries,
       },
-      { onSuccess: ({ record }) => router.setParams({ range: record.id }) },
+      {
+        onSuccess: ({ record }) => {
+          clear();
+          router.setParams({ range: record.id });
+        },
+      },
     );
   const error = read.error ?? keep.error;
   return (
@@ -98,12 +110,15 @@ function NewRange() {
             options={KINDS.map((each) => KIND_DEFINITIONS[each].plural)}
             value={KIND_DEFINITIONS[kind].plural}
             onChange={(plural) =>
-              setKind(KINDS.find((each) => KIND_DEFINITIONS[each].plural === plural) ?? 'ink')
+              setDraft({
+                ...draft,
+                kind: KINDS.find((each) => KIND_DEFINITIONS[each].plural === plural) ?? 'ink',
+              })
             }
           />
           <View style={styles.row}>
-            <Input label="Maker" value={maker} onChange={setMaker} />
-            <Input label="Range" value={name} onChange={setName} />
+            <Input label="Maker" value={maker} onChange={(text) => setDraft({ ...draft, maker: text })} />
+            <Input label="Range" value={name} onChange={(text) => setDraft({ ...draft, name: text })} />
           </View>
           <Button label="Keep the checklist" main busy={keep.isPending} onPress={submit} />
         </>
@@ -115,7 +130,8 @@ function NewRange() {
 function Checklist({ range }: { readonly range: Range }) {
   const { body } = range;
   const { stash } = useStash();
-  const [ticked, setTicked] = useState<ReadonlySet<number>>(new Set());
+  const [ticks, setTicks, clear] = useDraft<readonly number[]>(`range.${range.id}`, NONE);
+  const ticked = new Set(ticks);
   const owned = useMemo(() => ownedOfRange(body.entries, body, stash?.supplies ?? []), [body, stash]);
   const add = useChange((supplies: NewSupplyInput[]) => call(routes.addSupplies, { body: { supplies } }), {
     quiet: true,
@@ -136,14 +152,9 @@ function Checklist({ range }: { readonly range: Range }) {
         const { kind, form: formId, maker, name: rangeName, finish } = body;
         return [{ ...entry, kind, form: formId, maker, range: rangeName, finish, count }];
       }),
-      { onSuccess: () => setTicked(new Set()) },
+      { onSuccess: clear },
     );
-  const flip = (i: number) =>
-    setTicked((before) => {
-      const next = new Set(before);
-      if (!next.delete(i)) next.add(i);
-      return next;
-    });
+  const flip = (i: number) => setTicks(ticked.has(i) ? ticks.filter((each) => each !== i) : [...ticks, i]);
   const have = owned.filter(Boolean).length;
   return (
     <Page

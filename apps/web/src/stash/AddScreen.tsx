@@ -9,6 +9,7 @@ import { DEFAULT_PREFERENCES, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import type { TakenColour } from '../colourways/taken';
 import { BLANK, formOfSupply, startSaid } from '../form/model';
+import { useDraft } from '../form/useDraft';
 import { factsOfTaken, useSupplyForm } from '../form/useSupplyForm';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -19,12 +20,11 @@ import { Txt } from '../ui/Txt';
 import { AMOUNT_LABEL, readAmount } from './amount';
 import { CapNote } from './CapNote';
 import { DoubleHint } from './DoubleHint';
-import { forget, remember, remembered } from './draft';
+import { forget, remember, remembered } from '../form/draft';
 import { LevelChoice } from './LevelChoice';
 import { readParts, PartFields } from './PartFields';
 import { SupplyFields, type SupplyForm } from './SupplyFields';
 
-const DRAFT = 'add';
 const FIRST: SupplyForm = { ...BLANK, said: startSaid(BLANK.kind, BLANK.form) };
 
 /** Add a supply; "add and next" keeps kind, form, maker and range for the next of the pile. */
@@ -34,21 +34,28 @@ export function AddScreen() {
   const model = like ? stash?.byId.get(like) : undefined;
   // A copy starts from the thing it is like, without what makes that thing itself.
   if (like && !stash) return null;
-  const start = model
+  const blank = model
     ? { ...formOfSupply(model, DEFAULT_PREFERENCES), name: '', code: '', hex: '', familyOverride: null }
-    : remembered(DRAFT, FIRST);
-  return <AddForm key={like ?? ''} start={start} />;
+    : FIRST;
+  const draft = model ? `add.like.${model.id}` : 'add';
+  return <AddForm key={draft} draft={draft} start={remembered(draft, blank)} />;
 }
 
-function AddForm({ start }: { readonly start: SupplyForm }) {
+/** How many of it, and a colour that was taken rather than typed. */
+const ONE: { amount: string; level: Level; parts: Record<string, string>; taken: TakenColour | null } = {
+  amount: '1',
+  level: 'full',
+  parts: {},
+  taken: null,
+};
+
+function AddForm({ draft, start }: { readonly draft: string; readonly start: SupplyForm }) {
   const { form, read, startNext } = useSupplyForm(start);
-  const [amount, setAmount] = useState('1');
-  const [level, setLevel] = useState<Level>('full');
-  const [parts, setParts] = useState<Record<string, string>>({});
-  const [taken, setTaken] = useState<TakenColour | null>(null);
+  const [count, setCount, clearCount] = useDraft(`${draft}.count`, ONE);
+  const { amount, level, parts, taken } = count;
   const [refusal, setRefusal] = useState<string | null>(null);
   const given = useWatch({ control: form.control }) as SupplyForm;
-  useEffect(() => remember(DRAFT, given), [given]);
+  useEffect(() => remember(draft, given), [draft, given]);
   const definition = formOf(given.kind, given.form);
   const add = useChange((body: NewSupplyInput) => call(routes.addSupply, { body }));
 
@@ -61,7 +68,8 @@ function AddForm({ start }: { readonly start: SupplyForm }) {
       const body = read(fields, factsOfTaken(taken), { count: reading.count, ...counted.given });
       if (!body) return;
       const { supply } = await add.mutateAsync(body);
-      forget(DRAFT);
+      forget(draft);
+      clearCount();
       after(fields, supply.id);
     })();
   const next = (added: SupplyForm) => {
@@ -74,10 +82,7 @@ function AddForm({ start }: { readonly start: SupplyForm }) {
       finish: added.finish,
       said: { ...added.said, barcode: '' },
     });
-    setAmount('1');
-    setLevel('full');
-    setParts({});
-    setTaken(null);
+    clearCount();
   };
   return (
     <Page title="Add to the stash" narrow>
@@ -85,17 +90,23 @@ function AddForm({ start }: { readonly start: SupplyForm }) {
         control={form.control}
         setValue={form.setValue}
         onSubmit={() => submit(next)}
-        onTake={setTaken}
+        onTake={(colour) => setCount({ ...count, taken: colour })}
       />
       <Input
         label={AMOUNT_LABEL[definition.counting]}
         value={amount}
-        onChange={setAmount}
+        onChange={(text) => setCount({ ...count, amount: text })}
         onSubmit={() => submit(next)}
         numeric={definition.counting !== 'length'}
       />
-      {definition.counting === 'fill' && <LevelChoice value={level} onChange={setLevel} />}
-      <PartFields form={definition} value={parts} onChange={setParts} />
+      {definition.counting === 'fill' && (
+        <LevelChoice value={level} onChange={(next) => setCount({ ...count, level: next })} />
+      )}
+      <PartFields
+        form={definition}
+        value={parts}
+        onChange={(given) => setCount({ ...count, parts: given })}
+      />
       {refusal && <Note sort="error">{refusal}</Note>}
       <CapNote kind={given.kind} />
       <DoubleHint name={given.name} hex={given.hex} kind={given.kind} />

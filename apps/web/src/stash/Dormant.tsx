@@ -2,6 +2,7 @@ import type { SupplyView } from '@red-shelf/contract';
 import { addYears, format } from 'date-fns';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { useDraft } from '../form/useDraft';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { DateField } from '../ui/DateField';
@@ -11,10 +12,12 @@ import { useFactsChange } from './useSupplyChange';
 
 /** Left over from a purpose that may come back: put to sleep until a day. */
 export function Dormant({ supply, onDone }: { readonly supply: SupplyView; readonly onDone: () => void }) {
-  const [purpose, setPurpose] = useState(supply.facts.dormant?.purpose ?? '');
-  const [wakeOn, setWakeOn] = useState(
-    supply.facts.dormant?.wakeOn ?? format(addYears(new Date(), 1), 'yyyy-MM-dd'),
-  );
+  const [start] = useState(() => ({
+    purpose: supply.facts.dormant?.purpose ?? '',
+    wakeOn: supply.facts.dormant?.wakeOn ?? format(addYears(new Date(), 1), 'yyyy-MM-dd'),
+  }));
+  const [draft, setDraft, clear] = useDraft(`sleep.${supply.id}`, start);
+  const { purpose, wakeOn } = draft;
   const [refusal, setRefusal] = useState<string | null>(null);
   const change = useFactsChange(supply);
   const submit = (): void => {
@@ -22,7 +25,12 @@ export function Dormant({ supply, onDone }: { readonly supply: SupplyView; reado
     if (wakeOn === '') return setRefusal('Choose the day to look at it again.');
     return change.mutate(
       { ...supply.facts, dormant: { purpose: purpose.trim(), wakeOn } },
-      { onSuccess: onDone },
+      {
+        onSuccess: () => {
+          clear();
+          onDone();
+        },
+      },
     );
   };
   return (
@@ -30,11 +38,15 @@ export function Dormant({ supply, onDone }: { readonly supply: SupplyView; reado
       <Input
         label="It was for"
         value={purpose}
-        onChange={setPurpose}
+        onChange={(text) => setDraft({ ...draft, purpose: text })}
         onSubmit={submit}
         hint="the school fair"
       />
-      <DateField label="Look at it again on" value={wakeOn} onChange={setWakeOn} />
+      <DateField
+        label="Look at it again on"
+        value={wakeOn}
+        onChange={(on) => setDraft({ ...draft, wakeOn: on })}
+      />
       {refusal && <Note sort="error">{refusal}</Note>}
       <Button label="Let it sleep" main busy={change.isPending} onPress={submit} />
     </View>

@@ -1,10 +1,12 @@
 import type { NewSupplyInput, SupplyView } from '@red-shelf/contract';
 import { useQueryClient } from '@tanstack/react-query';
-import { useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { ApiError, call, routes } from '../api/client';
 import { keys, usePreferences } from '../api/queries';
 import { useChange } from '../api/useChange';
+import { forget, remember, remembered } from '../form/draft';
 import { formOfSupply } from '../form/model';
 import { useSupplyForm } from '../form/useSupplyForm';
 import { space } from '../theme/tokens';
@@ -31,14 +33,32 @@ const COMPARED = [
   'familyReason',
   'note',
 ] as const;
+/** An edit that was begun: what was seen then, and what has been typed since. */
+interface Begun {
+  readonly seen: Pick<SupplyView, 'version' | 'facts'>;
+  readonly fields: SupplyForm;
+}
 const NO_COUNT = { count: { items: 0, left: 0 } };
 
 /** Change what a supply is. If another window was quicker, both versions are shown and nothing is overwritten. */
 export function EditForm({ supply, onDone }: EditFormProps) {
   const { preferences } = usePreferences();
-  const { form, read, showRefusal } = useSupplyForm(formOfSupply(supply, preferences));
+  const draft = `edit.${supply.id}`;
+  const [begun] = useState(() =>
+    remembered<Begun>(draft, {
+      seen: { version: supply.version, facts: supply.facts },
+      fields: formOfSupply(supply, preferences),
+    }),
+  );
+  const { form, read, showRefusal } = useSupplyForm(begun.fields);
   // The version seen when editing began: later news from the server must not be mistaken for ours.
-  const seen = useRef({ version: supply.version, facts: supply.facts });
+  const seen = useRef(begun.seen);
+  const fields = useWatch({ control: form.control }) as SupplyForm;
+  useEffect(() => remember(draft, { seen: seen.current, fields }), [draft, fields]);
+  const leave = (): void => {
+    forget(draft);
+    onDone();
+  };
   const client = useQueryClient();
   const save = useChange(
     ({ count: _, ...body }: NewSupplyInput) =>
@@ -48,12 +68,12 @@ export function EditForm({ supply, onDone }: EditFormProps) {
   const problem = save.error instanceof ApiError ? save.error.problem : null;
   const theirs = problem?.code === 'stale' ? (problem.current as SupplyView) : null;
   const submit = () =>
-    void form.handleSubmit((fields) => {
+    void form.handleSubmit((given) => {
       // A colour typed over a true swatch is a new decision: the swatch stays, but decides no more.
       const { trueSwatch, ...facts } = seen.current.facts;
-      const kept = fields.hex === supply.hex && trueSwatch ? { ...facts, trueSwatch } : facts;
-      const body = read(fields, kept, NO_COUNT);
-      if (body) save.mutate(body, { onSuccess: onDone, onError: showRefusal });
+      const kept = given.hex === supply.hex && trueSwatch ? { ...facts, trueSwatch } : facts;
+      const body = read(given, kept, NO_COUNT);
+      if (body) save.mutate(body, { onSuccess: leave, onError: showRefusal });
     })();
   const keepMine = () => {
     if (theirs) seen.current = { version: theirs.version, facts: theirs.facts };
@@ -62,7 +82,7 @@ export function EditForm({ supply, onDone }: EditFormProps) {
   const takeTheirs = () => {
     void client.invalidateQueries({ queryKey: keys.supply(supply.id) });
     void client.invalidateQueries({ queryKey: keys.supplies });
-    onDone();
+    leave();
   };
   return (
     <View style={styles.form}>
@@ -83,7 +103,7 @@ export function EditForm({ supply, onDone }: EditFormProps) {
       ) : (
         <View style={styles.acts}>
           <Button label="Save" main grow busy={save.isPending} onPress={submit} />
-          <Button label="Cancel" grow onPress={onDone} />
+          <Button label="Cancel" grow onPress={leave} />
         </View>
       )}
     </View>

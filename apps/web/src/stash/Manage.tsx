@@ -8,6 +8,7 @@ import { usePreferences } from '../api/queries';
 import { useHeld } from '../api/useHeld';
 import { useChange } from '../api/useChange';
 import { MadeAlready } from '../groups/MadeAlready';
+import { useDraft } from '../form/useDraft';
 import { readMeasure } from '../measure/say';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -70,11 +71,13 @@ export function Manage({ supply, onEdit, onRemoved }: ManageProps) {
   );
 }
 
+const NOTHING = { project: '', amount: '' };
+
 /** Sets some aside for a project, so that it is not used up by another. */
 function Reserve({ supply, onDone }: { readonly supply: SupplyView; readonly onDone: () => void }) {
   const { preferences } = usePreferences();
-  const [project, setProject] = useState('');
-  const [amount, setAmount] = useState('');
+  const [draft, setDraft, clear] = useDraft(`reserve.${supply.id}`, NOTHING);
+  const { project, amount } = draft;
   const [refusal, setRefusal] = useState<string | null>(null);
   const change = useFactsChange(supply);
   const { counting } = formOf(supply.kind, supply.form);
@@ -90,17 +93,26 @@ function Reserve({ supply, onDone }: { readonly supply: SupplyView; readonly onD
       return setRefusal('That is more than is left and free. Count it first if that is wrong.');
     return change.mutate(
       { ...supply.facts, reserved: [...reserved, { project: project.trim(), amount: n }] },
-      { onSuccess: onDone },
+      {
+        onSuccess: () => {
+          clear();
+          onDone();
+        },
+      },
     );
   };
   return (
     <View style={styles.box}>
       <View style={styles.acts}>
-        <Input label="For the project" value={project} onChange={setProject} />
+        <Input
+          label="For the project"
+          value={project}
+          onChange={(text) => setDraft({ ...draft, project: text })}
+        />
         <Input
           label={counting === 'fill' ? 'Uses' : 'How much'}
           value={amount}
-          onChange={setAmount}
+          onChange={(text) => setDraft({ ...draft, amount: text })}
           onSubmit={submit}
         />
       </View>

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { ColourWays } from '../colourways/ColourWays';
 import type { TakenColour } from '../colourways/taken';
+import { useDraft } from '../form/useDraft';
 import { colour, radius, space, TOUCH } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
@@ -94,13 +95,25 @@ const saySwatch = ({ hex, taken, spread, on }: SupplySwatch): string =>
     .filter(Boolean)
     .join(' · ');
 
+interface SwatchDraft {
+  readonly made: string;
+  readonly ground: string;
+  readonly typed: string;
+  readonly taken: TakenColour | null;
+}
+
 function NewSwatch({ supply, onDone }: { readonly supply: SupplyView; readonly onDone: () => void }) {
-  const [made, setMade] = useState<string>(
-    supply.kind === 'ink' ? 'stamped' : supply.kind === 'marker' ? 'drawn' : 'as bought',
-  );
-  const [ground, setGround] = useState<string>('white');
-  const [typed, setTyped] = useState('');
-  const [taken, setTaken] = useState<TakenColour | null>(null);
+  const [draft, setDraft, clear] = useDraft<SwatchDraft>(`swatch.${supply.id}`, {
+    made: supply.kind === 'ink' ? 'stamped' : supply.kind === 'marker' ? 'drawn' : 'as bought',
+    ground: 'white',
+    typed: '',
+    taken: null,
+  });
+  const { made, ground, typed, taken } = draft;
+  const leave = (): void => {
+    clear();
+    onDone();
+  };
   const [refusal, setRefusal] = useState<string | null>(null);
   const change = useFactsChange(supply);
   const save = (isTrue: boolean): void => {
@@ -130,32 +143,43 @@ function NewSwatch({ supply, onDone }: { readonly supply: SupplyView; readonly o
           ? { otherHexes: [...new Set([...(facts.otherHexes ?? []), ...others])].slice(0, 8) }
           : {}),
       },
-      { onSuccess: onDone },
+      { onSuccess: leave },
     );
   };
   const hex = taken?.hex ?? supply.hex;
   return (
     <View style={styles.box}>
-      <Choice label="Made" options={MADE} value={made} onChange={setMade} />
-      <Choice label="On" options={GROUNDS} value={ground} onChange={setGround} />
+      <Choice
+        label="Made"
+        options={MADE}
+        value={made}
+        onChange={(word) => setDraft({ ...draft, made: word })}
+      />
+      <Choice
+        label="On"
+        options={GROUNDS}
+        value={ground}
+        onChange={(word) => setDraft({ ...draft, ground: word })}
+      />
       <View style={styles.row}>
         <Pressable style={[styles.swatch, { backgroundColor: hex }]} aria-hidden />
         <Input
           label="Swatch colour"
           value={taken ? taken.hex : typed}
-          onChange={(text) => {
-            setTaken(null);
-            setTyped(text);
-          }}
+          onChange={(text) => setDraft({ ...draft, taken: null, typed: text })}
           hint={taken ? `from ${taken.taken}` : 'a hex, or take it below'}
         />
       </View>
-      <ColourWays hex={hex} onTake={setTaken} start="Reader" />
+      <ColourWays
+        hex={hex}
+        onTake={(colourTaken) => setDraft({ ...draft, taken: colourTaken })}
+        start="Reader"
+      />
       {refusal && <Note sort="error">{refusal}</Note>}
       <View style={styles.row}>
         <Button label="Keep as the true colour" main busy={change.isPending} onPress={() => save(true)} />
         <Button label="Keep beside" busy={change.isPending} onPress={() => save(false)} />
-        <Button label="Cancel" onPress={onDone} />
+        <Button label="Cancel" onPress={leave} />
       </View>
     </View>
   );

@@ -1,8 +1,8 @@
 import { KIND_DEFINITIONS, KINDS, type Kind } from '@red-shelf/core';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences, useStash } from '../api/queries';
 import { usePreferenceChange } from '../api/usePreferenceChange';
+import { useDraft } from '../form/useDraft';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Input } from '../ui/Input';
@@ -13,14 +13,14 @@ export function KindLimits() {
   const { stash } = useStash();
   const { preferences } = usePreferences();
   const keep = usePreferenceChange();
-  const [typed, setTyped] = useState<Partial<Record<Kind, string>> | null>(null);
+  const [typed, setTyped, clear] = useDraft<Partial<Record<Kind, string>> | null>('limits', null);
   const said = (kind: Kind): string => typed?.[kind] ?? String(preferences.caps[kind] ?? '');
   const wrong = KINDS.filter((kind) => !/^\d{0,6}$/.test(said(kind).trim()) || said(kind).trim() === '0');
   const submit = (): void => {
     const caps = Object.fromEntries(
       KINDS.flatMap((kind) => (said(kind).trim() === '' ? [] : [[kind, Number(said(kind))]])),
     );
-    if (wrong.length === 0) keep.mutate({ caps }, { onSuccess: () => setTyped(null) });
+    if (wrong.length === 0) keep.mutate({ caps }, { onSuccess: clear });
   };
   return (
     <View style={styles.box}>

@@ -5,6 +5,7 @@ import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
 import { recordsOf, usePreferences, useRecords } from '../api/queries';
 import { useChange } from '../api/useChange';
+import { useDraft } from '../form/useDraft';
 import { sayLength, type Units } from '../measure/say';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -54,11 +55,16 @@ function NeedRow({ need, units }: { readonly need: RecordView & { body: NeedBody
   );
 }
 
+const NO_NEED: { what: NeedBody['what']; where: string; size: string; count: string } = {
+  what: 'divider',
+  where: '',
+  size: '',
+  count: '1',
+};
+
 function NewNeed({ units }: { readonly units: Units }) {
-  const [what, setWhat] = useState<NeedBody['what']>('divider');
-  const [where, setWhere] = useState('');
-  const [size, setSize] = useState('');
-  const [count, setCount] = useState('1');
+  const [draft, setDraft, clear] = useDraft('need', NO_NEED);
+  const { what, where, size, count } = draft;
   const [refusal, setRefusal] = useState<string | null>(null);
   const add = useChange((body: NeedBody) => call(routes.addRecord, { body: { body } }));
   const submit = (): void => {
@@ -72,13 +78,7 @@ function NewNeed({ units }: { readonly units: Units }) {
     const [widthUm = 0, heightUm = 0] = sides?.ok ? sides.um : [];
     return add.mutate(
       { sort: 'need', what, where: where.trim(), widthUm, heightUm, count: Number(count) },
-      {
-        onSuccess: () => {
-          setWhere('');
-          setSize('');
-          setCount('1');
-        },
-      },
+      { onSuccess: clear },
     );
   };
   return (
@@ -87,12 +87,28 @@ function NewNeed({ units }: { readonly units: Units }) {
         label="It should serve as"
         options={NEEDED_AS}
         value={what}
-        onChange={(word) => setWhat(NEEDED_AS.find((each) => each === word) ?? what)}
+        onChange={(word) => setDraft({ ...draft, what: NEEDED_AS.find((each) => each === word) ?? what })}
       />
       <View style={styles.row}>
-        <Input label="For" value={where} onChange={setWhere} hint="card file C" />
-        <Input label="At least" value={size} onChange={setSize} hint="20 × 30 cm, or any" />
-        <Input label="How many" value={count} onChange={setCount} onSubmit={submit} numeric />
+        <Input
+          label="For"
+          value={where}
+          onChange={(text) => setDraft({ ...draft, where: text })}
+          hint="card file C"
+        />
+        <Input
+          label="At least"
+          value={size}
+          onChange={(text) => setDraft({ ...draft, size: text })}
+          hint="20 × 30 cm, or any"
+        />
+        <Input
+          label="How many"
+          value={count}
+          onChange={(text) => setDraft({ ...draft, count: text })}
+          onSubmit={submit}
+          numeric
+        />
       </View>
       {refusal && <Note sort="error">{refusal}</Note>}
       <Button label="Want it" busy={add.isPending} onPress={submit} />

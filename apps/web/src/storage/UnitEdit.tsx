@@ -6,6 +6,7 @@ import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
 import { useChange } from '../api/useChange';
 import { many } from '../copy/words';
+import { useDraft } from '../form/useDraft';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
@@ -30,14 +31,24 @@ interface UnitEditProps {
 
 /** What is known of one unit: its name, standing, reach, limit, the order it is filled in, its labels. */
 export function UnitEdit({ unit, units, slots }: UnitEditProps) {
-  const [name, setName] = useState(unit.name);
-  const [facts, setFacts] = useState<UnitFacts>(unit.facts);
-  const [cap, setCap] = useState(String(unit.facts.cap ?? ''));
-  const [skip, setSkip] = useState((unit.facts.skipColumns ?? []).join(', '));
   const at = units.findIndex(({ id }) => id === unit.id);
   const before = units[at - 1];
   const title = ({ letter, name: called }: UnitView): string => `${letter} ${called}`;
-  const [after, setAfter] = useState(before ? title(before) : FIRST);
+  const [start] = useState(() => ({
+    name: unit.name,
+    facts: unit.facts,
+    cap: String(unit.facts.cap ?? ''),
+    skip: (unit.facts.skipColumns ?? []).join(', '),
+    after: before ? title(before) : FIRST,
+  }));
+  const [draft, setDraft, clear] = useDraft(`unit.${unit.id}.${unit.version}`, start);
+  const { name, facts, cap, skip, after } = draft;
+  const change = (more: Partial<typeof draft>): void => setDraft({ ...draft, ...more });
+  const setFacts = (next: UnitFacts): void => change({ facts: next });
+  const done = (): void => {
+    clear();
+    router.setParams({ unit: '' });
+  };
   const [refusal, setRefusal] = useState<string | null>(null);
   const keep = useChange((body: EditedUnit) => call(routes.editUnit, { id: unit.id, body }), { quiet: true });
   const inside = slots.filter((slot) => slot !== null).length;
@@ -73,12 +84,12 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
         facts: read.data,
         ...(moved ? { after: behind?.id ?? null } : {}),
       },
-      { onSuccess: () => router.setParams({ unit: '' }) },
+      { onSuccess: done },
     );
   };
   return (
     <Page title={title(unit)} narrow aside={`${many(inside, 'thing')} in it`}>
-      <Input label="Name" value={name} onChange={setName} onSubmit={submit} />
+      <Input label="Name" value={name} onChange={(text) => change({ name: text })} onSubmit={submit} />
       <Choice
         label="Standing"
         options={STANDINGS}
@@ -109,19 +120,30 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
         onChange={(word) => setFacts({ ...facts, filling: wordOf(FILLING_WORDS, word) })}
       />
       <View style={styles.row}>
-        <Input label="Columns to skip" value={skip} onChange={setSkip} hint="3, 7; none when empty" />
-        <Input label="At most" value={cap} onChange={setCap} numeric hint="things; then one in, one out" />
+        <Input
+          label="Columns to skip"
+          value={skip}
+          onChange={(text) => change({ skip: text })}
+          hint="3, 7; none when empty"
+        />
+        <Input
+          label="At most"
+          value={cap}
+          onChange={(text) => change({ cap: text })}
+          numeric
+          hint="things; then one in, one out"
+        />
       </View>
       <Choice
         label="It comes after"
         options={[FIRST, ...units.filter(({ id }) => id !== unit.id).map(title)]}
         value={after}
-        onChange={setAfter}
+        onChange={(word) => change({ after: word })}
       />
       {(refusal ?? keep.error) && <Note sort="error">{refusal ?? keep.error?.message ?? ''}</Note>}
       <View style={styles.row}>
         <Button label="Keep it so" main busy={keep.isPending} onPress={submit} />
-        <Button label="All storage" onPress={() => router.setParams({ unit: '' })} />
+        <Button label="Leave it as it was" onPress={done} />
       </View>
       <Labels unit={unit} slots={slots} />
       <Txt look="quiet">Nothing in it moves until you arrange it.</Txt>

@@ -2,11 +2,13 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { UNIT_TEMPLATES, type UnitTemplate } from '@red-shelf/core';
 import { newUnit, type NewUnit } from '@red-shelf/contract';
 import { router } from 'expo-router';
+import { useEffect } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
 import { useChange } from '../api/useChange';
 import { words } from '../copy/words';
+import { forget, remember, remembered } from '../form/draft';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Caution } from '../ui/Caution';
@@ -22,12 +24,17 @@ const [FIRST] = UNIT_TEMPLATES;
 
 /** Put up a rack: choose its sort, say how many rows and columns, see it drawn. */
 export function NewRackScreen() {
-  const form = useForm<NewUnit>({ resolver: zodResolver(newUnit), defaultValues: FIRST ? from(FIRST) : {} });
+  const form = useForm<NewUnit>({
+    resolver: zodResolver(newUnit),
+    defaultValues: FIRST ? remembered('rack', from(FIRST)) : {},
+  });
   const given = useWatch({ control: form.control });
+  useEffect(() => remember('rack', given), [given]);
   const template = UNIT_TEMPLATES.find(({ id }) => id === given.template) ?? FIRST;
   const add = useChange((body: NewUnit) => call(routes.addUnit, { body }));
   const submit = form.handleSubmit(async (body) => {
     await add.mutateAsync(body);
+    forget('rack');
     router.replace('/');
   });
   const valid = newUnit.safeParse(given);
