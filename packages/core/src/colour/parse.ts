@@ -23,11 +23,20 @@ const intoSrgb = toGamut('rgb', 'oklch');
 export function parseColour(text: string): ParsedColour | ColourRefusal {
   const given = text.trim();
   if (given === '') return { ok: false, code: 'colour_missing', given };
-  const colour = parse(BARE_HEX.test(given) ? `#${given}` : given.toLowerCase());
+  const colour = parsed(BARE_HEX.test(given) ? `#${given}` : given.toLowerCase());
   if (!colour) return { ok: false, code: 'colour_unknown', given };
   if (colour.alpha !== undefined && colour.alpha < 1) return { ok: false, code: 'colour_see_through', given };
   // Mapping moves even some colours that a screen can show, by rounding: only the others are mapped.
   return { ok: true, hex: formatHex(displayable(colour) ? colour : intoSrgb(colour)) };
+}
+
+/** The library's parser trips over a few texts that are no colours, such as `/0a`; those are simply unknown. */
+function parsed(text: string): ReturnType<typeof parse> {
+  try {
+    return parse(text);
+  } catch {
+    return undefined;
+  }
 }
 
 /** Thrown by functions that take a colour which must already have been parsed at the edge. */
