@@ -8,6 +8,7 @@ import { useDraft } from '../form/useDraft';
 import { inRainbow } from '../stash/rows';
 import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
+import { Columns } from '../ui/Columns';
 import { Choice } from '../ui/Choice';
 import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
@@ -37,7 +38,7 @@ export function FamiliesScreen() {
   const every = Math.max(1, Math.ceil(strip.length / STRIP));
   const shown = strip.filter((_, i) => i % every === 0);
   return (
-    <Page title="Families and measures" narrow aside="Your rainbow, your way">
+    <Page title="Families and measures" aside="Your rainbow, your way">
       <View
         style={styles.strip}
         role="img"
@@ -47,65 +48,80 @@ export function FamiliesScreen() {
           <View key={id} style={[styles.thread, { backgroundColor: hex }]} />
         ))}
       </View>
-      <SortableList ids={order} nameOf={(group) => FAMILY_GROUP_INFO[group].name} onMove={move}>
-        {(group) => (
+      <Columns
+        first={
+          <SortableList ids={order} nameOf={(group) => FAMILY_GROUP_INFO[group].name} onMove={move}>
+            {(group) => (
+              <>
+                <View style={[styles.dot, { backgroundColor: FAMILY_GROUP_INFO[group].hex }]} />
+                <Txt look="label" style={styles.mark}>
+                  {FAMILY_GROUP_INFO[group].mark}
+                </Txt>
+                <Txt style={styles.name}>{FAMILY_GROUP_INFO[group].name}</Txt>
+                <Txt look="quiet">{counts.get(group) ?? 0}</Txt>
+              </>
+            )}
+          </SortableList>
+        }
+        second={
           <>
-            <View style={[styles.dot, { backgroundColor: FAMILY_GROUP_INFO[group].hex }]} />
-            <Txt look="label" style={styles.mark}>
-              {FAMILY_GROUP_INFO[group].mark}
-            </Txt>
-            <Txt style={styles.name}>{FAMILY_GROUP_INFO[group].name}</Txt>
-            <Txt look="quiet">{counts.get(group) ?? 0}</Txt>
+            <View style={styles.acts}>
+              <Button
+                label="Pink beside red"
+                onPress={() => move('pink', order.indexOf('red') === 0 ? 0 : order.indexOf('red'))}
+              />
+              <Button
+                label="Pink after purple"
+                onPress={() => move('pink', order.filter((each) => each !== 'pink').indexOf('purple') + 1)}
+              />
+              <Button
+                label="Brown after orange"
+                onPress={() => move('brown', order.filter((each) => each !== 'brown').indexOf('orange') + 1)}
+              />
+              <Button label="Neutrals first" onPress={() => move('neutral', 0)} />
+              <Button
+                label="As it came"
+                onPress={() => setDraft({ ...now, familyOrder: [...FAMILY_GROUPS] })}
+              />
+            </View>
+            <Choice
+              label="Inside a family"
+              options={['light to dark', 'dark to light']}
+              value={now.lightness === 'light-first' ? 'light to dark' : 'dark to light'}
+              onChange={(way) =>
+                setDraft({ ...now, lightness: way === 'light to dark' ? 'light-first' : 'dark-first' })
+              }
+            />
+            <Choice
+              label="Measures"
+              options={['centimetres and grams', 'inches and ounces']}
+              value={now.units === 'metric' ? 'centimetres and grams' : 'inches and ounces'}
+              onChange={(way) => setDraft({ ...now, units: way.startsWith('inches') ? 'inches' : 'metric' })}
+            />
+            <Input
+              label="Currency"
+              value={now.currency}
+              onChange={(currency) => setDraft({ ...now, currency: currency.toUpperCase() })}
+              error={
+                /^[A-Z]{3}$/.test(now.currency) ? undefined : 'A currency is three letters, such as EUR.'
+              }
+            />
+            {draft && (
+              <Note>The strip shows how it would be. Nothing in the racks moves; Arrange does that.</Note>
+            )}
+            <View style={styles.acts}>
+              <Button
+                label="Keep it so"
+                main
+                disabled={!draft || !/^[A-Z]{3}$/.test(now.currency)}
+                busy={keep.isPending}
+                onPress={() => keep.mutate({ ...now, familyOrder: order }, { onSuccess: clear })}
+              />
+              {draft && <Button label="Leave it as it was" onPress={clear} />}
+            </View>
           </>
-        )}
-      </SortableList>
-      <View style={styles.acts}>
-        <Button
-          label="Pink beside red"
-          onPress={() => move('pink', order.indexOf('red') === 0 ? 0 : order.indexOf('red'))}
-        />
-        <Button
-          label="Pink after purple"
-          onPress={() => move('pink', order.filter((each) => each !== 'pink').indexOf('purple') + 1)}
-        />
-        <Button
-          label="Brown after orange"
-          onPress={() => move('brown', order.filter((each) => each !== 'brown').indexOf('orange') + 1)}
-        />
-        <Button label="Neutrals first" onPress={() => move('neutral', 0)} />
-        <Button label="As it came" onPress={() => setDraft({ ...now, familyOrder: [...FAMILY_GROUPS] })} />
-      </View>
-      <Choice
-        label="Inside a family"
-        options={['light to dark', 'dark to light']}
-        value={now.lightness === 'light-first' ? 'light to dark' : 'dark to light'}
-        onChange={(way) =>
-          setDraft({ ...now, lightness: way === 'light to dark' ? 'light-first' : 'dark-first' })
         }
       />
-      <Choice
-        label="Measures"
-        options={['centimetres and grams', 'inches and ounces']}
-        value={now.units === 'metric' ? 'centimetres and grams' : 'inches and ounces'}
-        onChange={(way) => setDraft({ ...now, units: way.startsWith('inches') ? 'inches' : 'metric' })}
-      />
-      <Input
-        label="Currency"
-        value={now.currency}
-        onChange={(currency) => setDraft({ ...now, currency: currency.toUpperCase() })}
-        error={/^[A-Z]{3}$/.test(now.currency) ? undefined : 'A currency is three letters, such as EUR.'}
-      />
-      {draft && <Note>The strip shows how it would be. Nothing in the racks moves; Arrange does that.</Note>}
-      <View style={styles.acts}>
-        <Button
-          label="Keep it so"
-          main
-          disabled={!draft || !/^[A-Z]{3}$/.test(now.currency)}
-          busy={keep.isPending}
-          onPress={() => keep.mutate({ ...now, familyOrder: order }, { onSuccess: clear })}
-        />
-        {draft && <Button label="Leave it as it was" onPress={clear} />}
-      </View>
     </Page>
   );
 }

@@ -138,7 +138,7 @@ function GroupPage({ group, stash }: { readonly group: Group; readonly stash: St
   const today = (): string => format(new Date(), 'yyyy-MM-dd');
   return (
     <Page title={body.name} narrow aside={`${WHAT[body.what]}, ${sayAge(group)}`}>
-      {(body.price ?? body.source) && (
+      {Boolean(body.price ?? body.source) && (
         <Txt>{[body.price ? sayPrice(body.price) : null, body.source].filter(Boolean).join(', from ')}</Txt>
       )}
       {body.dissolvedOn && <Note>It was dissolved: its things stand on their own, by kind and colour.</Note>}

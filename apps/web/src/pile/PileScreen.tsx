@@ -18,6 +18,7 @@ import { ColourLine, KindAndForm, type SupplyForm } from '../stash/SupplyFields'
 import { LevelChoice } from '../stash/LevelChoice';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
+import { Columns } from '../ui/Columns';
 import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
@@ -116,28 +117,32 @@ function Pile({ session }: { readonly session: PileSession }) {
     });
   };
   return (
-    <Page title={body.name} narrow aside={`${body.done.length} entered`}>
-      {pasting ? (
-        <PasteList session={session} onAdded={note} onClose={() => setPasting(false)} />
-      ) : (
-        <>
-          <OneOfPile session={session} onAdded={(id) => note([id])} />
-          <View style={styles.row}>
-            <Button label="Paste a list" onPress={() => setPasting(true)} />
-            <Button label="Leave it for now" onPress={() => router.setParams({ session: '' })} />
-            <Button
-              label="This pile is done"
-              onPress={() =>
-                keep.mutate(
-                  { ...body, finishedOn: new Date().toISOString().slice(0, 10) },
-                  { onSuccess: () => router.replace('/stash') },
-                )
-              }
-            />
-          </View>
-        </>
-      )}
-      <Entered supplies={entered} />
+    <Page title={body.name} aside={`${body.done.length} entered`}>
+      <Columns
+        first={
+          pasting ? (
+            <PasteList session={session} onAdded={note} onClose={() => setPasting(false)} />
+          ) : (
+            <>
+              <OneOfPile session={session} onAdded={(id) => note([id])} />
+              <View style={styles.row}>
+                <Button label="Paste a list" onPress={() => setPasting(true)} />
+                <Button label="Leave it for now" onPress={() => router.setParams({ session: '' })} />
+                <Button
+                  label="This pile is done"
+                  onPress={() =>
+                    keep.mutate(
+                      { ...body, finishedOn: new Date().toISOString().slice(0, 10) },
+                      { onSuccess: () => router.replace('/stash') },
+                    )
+                  }
+                />
+              </View>
+            </>
+          )
+        }
+        second={<Entered supplies={entered} />}
+      />
     </Page>
   );
 }

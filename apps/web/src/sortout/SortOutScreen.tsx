@@ -21,6 +21,7 @@ import { many } from '../copy/words';
 import { Waiting } from '../frame/Waiting';
 import { colour, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
+import { Columns } from '../ui/Columns';
 import { Flag, Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
@@ -155,62 +156,72 @@ function Pile({
   );
   const total = session.body.done.length + waiting.length;
   return (
-    <Page title={session.body.name} narrow aside={`${session.body.done.length} of ${total} decided`}>
-      {next && stash ? (
-        <View style={styles.card}>
-          <View style={[styles.swatch, { backgroundColor: next.item.hex }]} />
-          <Txt look="page" level={2}>
-            {next.item.name}
-          </Txt>
-          <Txt look="quiet">{sayWhat(next.item)}</Txt>
-          <Txt>
-            {sayStock(next.item)} · {sayLastUsed(next.item)} ·{' '}
-            {addressOf(next.item, stash.wall.units) ?? 'no place'}
-          </Txt>
-          <View style={styles.row}>
-            {next.doubts.map((doubt) => (
-              <Flag key={doubt} label={WHY[doubt]} />
-            ))}
-            {next.item.facts.collection && <Flag label="collection, leave in peace" />}
-          </View>
-          <Salvage supply={next.item} />
-          <View style={styles.verdicts}>
-            {VERDICTS.map((verdict, i) => (
-              <View key={verdict} style={styles.verdict}>
-                <Button
-                  label={SAY[verdict]}
-                  says={`${SAY[verdict]} (${i + 1})`}
-                  main={verdict === 'keep'}
-                  disabled={decide.isPending}
-                  onPress={() => say(verdict)}
-                />
+    <Page title={session.body.name} aside={`${session.body.done.length} of ${total} decided`}>
+      <Columns
+        first={
+          next && stash ? (
+            <View style={styles.card}>
+              <View style={[styles.swatch, { backgroundColor: next.item.hex }]} />
+              <Txt look="page" level={2}>
+                {next.item.name}
+              </Txt>
+              <Txt look="quiet">{sayWhat(next.item)}</Txt>
+              <Txt>
+                {sayStock(next.item)} · {sayLastUsed(next.item)} ·{' '}
+                {addressOf(next.item, stash.wall.units) ?? 'no place'}
+              </Txt>
+              <View style={styles.row}>
+                {next.doubts.map((doubt) => (
+                  <Flag key={doubt} label={WHY[doubt]} />
+                ))}
+                {next.item.facts.collection && <Flag label="collection, leave in peace" />}
               </View>
-            ))}
-          </View>
-          <Button label="Later" onPress={() => setSkipped(new Set([...skipped, next.item.id]))} />
-        </View>
-      ) : (
-        <Note>Every thing of this pile is decided.</Note>
-      )}
-      <View style={styles.box} role="list" aria-label="What it frees">
-        {VERDICTS.map((verdict) => (
-          <Txt key={verdict}>
-            {SAY[verdict]}: {many(freed[verdict].count, 'thing')}
-            {verdict === 'keep' || freed[verdict].count === 0
-              ? ''
-              : `, frees ${many(freed[verdict].slots, 'slot')}, ${Math.round(freed[verdict].alongMm / 10)} cm along the shelf, ${freed[verdict].litres.toFixed(1)} l`}
-          </Txt>
-        ))}
-      </View>
-      <View style={styles.row}>
-        <Button label="Leave it for now" onPress={() => router.setParams({ session: '' })} />
-        <Button
-          label="This pile is done"
-          main={!next}
-          busy={finish.isPending}
-          onPress={() => finish.mutate(undefined, { onSuccess: () => router.setParams({ session: '' }) })}
-        />
-      </View>
+              <Salvage supply={next.item} />
+              <View style={styles.verdicts}>
+                {VERDICTS.map((verdict, i) => (
+                  <View key={verdict} style={styles.verdict}>
+                    <Button
+                      label={SAY[verdict]}
+                      says={`${SAY[verdict]} (${i + 1})`}
+                      main={verdict === 'keep'}
+                      disabled={decide.isPending}
+                      onPress={() => say(verdict)}
+                    />
+                  </View>
+                ))}
+              </View>
+              <Button label="Later" onPress={() => setSkipped(new Set([...skipped, next.item.id]))} />
+            </View>
+          ) : (
+            <Note>Every thing of this pile is decided.</Note>
+          )
+        }
+        second={
+          <>
+            <View style={styles.box} role="list" aria-label="What it frees">
+              {VERDICTS.map((verdict) => (
+                <Txt key={verdict}>
+                  {SAY[verdict]}: {many(freed[verdict].count, 'thing')}
+                  {verdict === 'keep' || freed[verdict].count === 0
+                    ? ''
+                    : `, frees ${many(freed[verdict].slots, 'slot')}, ${Math.round(freed[verdict].alongMm / 10)} cm along the shelf, ${freed[verdict].litres.toFixed(1)} l`}
+                </Txt>
+              ))}
+            </View>
+            <View style={styles.row}>
+              <Button label="Leave it for now" onPress={() => router.setParams({ session: '' })} />
+              <Button
+                label="This pile is done"
+                main={!next}
+                busy={finish.isPending}
+                onPress={() =>
+                  finish.mutate(undefined, { onSuccess: () => router.setParams({ session: '' }) })
+                }
+              />
+            </View>
+          </>
+        }
+      />
     </Page>
   );
 }

@@ -9,6 +9,7 @@ import { many } from '../copy/words';
 import { useDraft } from '../form/useDraft';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
+import { Columns } from '../ui/Columns';
 import { Choice } from '../ui/Choice';
 import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
@@ -88,65 +89,71 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
     );
   };
   return (
-    <Page title={title(unit)} narrow aside={`${many(inside, 'thing')} in it`}>
-      <Input label="Name" value={name} onChange={(text) => change({ name: text })} onSubmit={submit} />
-      <Choice
-        label="Standing"
-        options={STANDINGS}
-        value={facts.standing ?? 'active'}
-        onChange={(word) => setFacts({ ...facts, standing: STANDINGS.find((each) => each === word) })}
+    <Page title={title(unit)} aside={`${many(inside, 'thing')} in it`}>
+      <Columns
+        first={
+          <>
+            <Input label="Name" value={name} onChange={(text) => change({ name: text })} onSubmit={submit} />
+            <Choice
+              label="Standing"
+              options={STANDINGS}
+              value={facts.standing ?? 'active'}
+              onChange={(word) => setFacts({ ...facts, standing: STANDINGS.find((each) => each === word) })}
+            />
+            {!isOnWall(facts) && (
+              <Input
+                label="Where it is kept"
+                value={facts.keptAt ?? ''}
+                onChange={(keptAt) => setFacts({ ...facts, keptAt })}
+                hint="loft, behind the boxes"
+              />
+            )}
+            {leaves > 0 && (
+              <Note sort="attention">{`${many(leaves, 'thing')} in it will have no place; they stay in the stash.`}</Note>
+            )}
+            <Choice
+              label="From the desk it is"
+              options={REACHES.map((reach) => REACH_WORDS[reach])}
+              value={REACH_WORDS[facts.reach ?? 'mid']}
+              onChange={(word) => setFacts({ ...facts, reach: wordOf(REACH_WORDS, word) })}
+            />
+            <Choice
+              label="Filled"
+              options={FILLINGS.map((filling) => FILLING_WORDS[filling])}
+              value={FILLING_WORDS[facts.filling ?? 'rows']}
+              onChange={(word) => setFacts({ ...facts, filling: wordOf(FILLING_WORDS, word) })}
+            />
+            <View style={styles.row}>
+              <Input
+                label="Columns to skip"
+                value={skip}
+                onChange={(text) => change({ skip: text })}
+                hint="3, 7; none when empty"
+              />
+              <Input
+                label="At most"
+                value={cap}
+                onChange={(text) => change({ cap: text })}
+                numeric
+                hint="things; then one in, one out"
+              />
+            </View>
+            <Choice
+              label="It comes after"
+              options={[FIRST, ...units.filter(({ id }) => id !== unit.id).map(title)]}
+              value={after}
+              onChange={(word) => change({ after: word })}
+            />
+            {(refusal ?? keep.error) && <Note sort="error">{refusal ?? keep.error?.message ?? ''}</Note>}
+            <View style={styles.row}>
+              <Button label="Keep it so" main busy={keep.isPending} onPress={submit} />
+              <Button label="Leave it as it was" onPress={done} />
+            </View>
+            <Txt look="quiet">Nothing in it moves until you arrange it.</Txt>
+          </>
+        }
+        second={<Labels unit={unit} slots={slots} />}
       />
-      {!isOnWall(facts) && (
-        <Input
-          label="Where it is kept"
-          value={facts.keptAt ?? ''}
-          onChange={(keptAt) => setFacts({ ...facts, keptAt })}
-          hint="loft, behind the boxes"
-        />
-      )}
-      {leaves > 0 && (
-        <Note sort="attention">{`${many(leaves, 'thing')} in it will have no place; they stay in the stash.`}</Note>
-      )}
-      <Choice
-        label="From the desk it is"
-        options={REACHES.map((reach) => REACH_WORDS[reach])}
-        value={REACH_WORDS[facts.reach ?? 'mid']}
-        onChange={(word) => setFacts({ ...facts, reach: wordOf(REACH_WORDS, word) })}
-      />
-      <Choice
-        label="Filled"
-        options={FILLINGS.map((filling) => FILLING_WORDS[filling])}
-        value={FILLING_WORDS[facts.filling ?? 'rows']}
-        onChange={(word) => setFacts({ ...facts, filling: wordOf(FILLING_WORDS, word) })}
-      />
-      <View style={styles.row}>
-        <Input
-          label="Columns to skip"
-          value={skip}
-          onChange={(text) => change({ skip: text })}
-          hint="3, 7; none when empty"
-        />
-        <Input
-          label="At most"
-          value={cap}
-          onChange={(text) => change({ cap: text })}
-          numeric
-          hint="things; then one in, one out"
-        />
-      </View>
-      <Choice
-        label="It comes after"
-        options={[FIRST, ...units.filter(({ id }) => id !== unit.id).map(title)]}
-        value={after}
-        onChange={(word) => change({ after: word })}
-      />
-      {(refusal ?? keep.error) && <Note sort="error">{refusal ?? keep.error?.message ?? ''}</Note>}
-      <View style={styles.row}>
-        <Button label="Keep it so" main busy={keep.isPending} onPress={submit} />
-        <Button label="Leave it as it was" onPress={done} />
-      </View>
-      <Labels unit={unit} slots={slots} />
-      <Txt look="quiet">Nothing in it moves until you arrange it.</Txt>
     </Page>
   );
 }
