@@ -41,7 +41,7 @@ test('a pasted list says line by line what is wrong, and adds the rest in one ch
   await page.getByRole('button', { name: 'Add 2 supplies' }).click();
   await expect(page.getByText('2 entered')).toBeVisible();
   await page.goto(`${room.url}/stash?q=paste`);
-  await expect(page.getByText('2 of 214 supplies')).toBeVisible();
+  await expect(page.getByText('2 of 225 supplies')).toBeVisible();
 });
 
 test('a range comes in as a checklist, and what is ticked is owned', async ({ page, room }) => {

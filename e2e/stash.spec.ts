@@ -81,7 +81,7 @@ test('edit, use, refill, buy, discard and remove, each with undo', async ({ page
   await said(/took an earlier entry back/);
   await page.getByRole('button', { name: 'Remove' }).click();
   await said('Renamed Rope removed.');
-  await expect(page.getByText('211 supplies')).toBeVisible();
+  await expect(page.getByText('222 supplies')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('223 supplies')).toBeVisible();
 });

@@ -73,6 +73,11 @@ await shoot('wheel', 'phone', '/stash/add', async (page) => {
   await page.getByText('Grey to vivid').scrollIntoViewIfNeeded();
 });
 await shoot('families', 'phone', '/stash/families');
+await shoot('look', 'phone', '/stash/look');
+await shoot('storage', 'phone', '/storage');
+await shoot('order', 'wide', '/stash/order', async (page) => {
+  await page.getByRole('button', { name: 'Then by print or solid' }).click();
+});
 await shoot('swatches', 'wide', '/stash?view=swatches&supply=demo-000009');
 await shoot('arrange', 'phone', '/arrange');
 await shoot('gaps', 'phone', '/gaps');

@@ -50,7 +50,7 @@ export function GapsScreen() {
           {sort === 'running' ? 'Nothing is low. Use something pretty.' : 'Everything has a place.'}
         </Note>
       ) : (
-        <View style={styles.list}>
+        <View role="list" style={styles.list}>
           {shown.map((supply) => (
             <GapRow key={supply.id} supply={supply} sort={sort} />
           ))}

@@ -1,35 +1,17 @@
-import {
-  KIND_DEFINITIONS,
-  KINDS,
-  sortOutOrder,
-  spaceFreed,
-  VERDICTS,
-  type Doubt,
-  type Kind,
-  type Verdict,
-} from '@red-shelf/core';
-import type { RecordView, SessionBody, SupplyView } from '@red-shelf/contract';
+import { KIND_DEFINITIONS, KINDS, sortOutOrder, type Kind } from '@red-shelf/core';
 import { format } from 'date-fns';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
 import { recordsOf, useRecords, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
-import { addressOf, sayLastUsed, sayStock, sayWhat } from '../copy/supply';
-import { many } from '../copy/words';
 import { Waiting } from '../frame/Waiting';
-import { colour, radius, space } from '../theme/tokens';
+import { PainList } from '../storage/PainList';
+import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
-import { Columns } from '../ui/Columns';
-import { Flag, Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
-import { Salvage } from './Salvage';
-import { PainList } from '../storage/PainList';
-import { useKeys } from '../ui/useKeys';
-
-type Session = RecordView & { body: SessionBody };
+import { Pile } from './Pile';
 
 /** Sorting out, one pile at a time; a pile can be left and taken up again. */
 export function SortOutScreen() {
@@ -100,143 +82,4 @@ export function SortOutScreen() {
   );
 }
 
-const WHY: Readonly<Record<Doubt, string>> = {
-  'never opened': 'never opened',
-  'never used': 'opened, never used',
-  'idle a year': 'not used for a year',
-  doubled: 'you have its double',
-  'half-liked': 'only half liked',
-  retired: 'retired by its maker',
-  'on trial': 'on trial',
-};
-const SAY: Readonly<Record<Verdict, string>> = {
-  keep: 'Keep',
-  'use once': 'Use once',
-  'pass on': 'Pass on',
-  'let go': 'Let go',
-};
-
-function Pile({
-  session,
-  supplies,
-}: {
-  readonly session: Session;
-  readonly supplies: readonly SupplyView[];
-}) {
-  const { stash } = useStash();
-  const [skipped, setSkipped] = useState<ReadonlySet<string>>(new Set());
-  const decided = useMemo(() => new Set(session.body.done.map(({ supplyId }) => supplyId)), [session]);
-  const [opened] = useState(() => Date.now());
-  const order = useMemo(() => sortOutOrder(supplies, opened), [supplies, opened]);
-  const waiting = order.filter(({ item }) => !decided.has(item.id));
-  const next = waiting.find(({ item }) => !skipped.has(item.id)) ?? waiting[0];
-  const decide = useChange(({ supply, verdict }: { supply: SupplyView; verdict: Verdict }) =>
-    call(routes.decideSupply, {
-      id: supply.id,
-      body: { version: supply.version, verdict, sessionId: session.id },
-    }),
-  );
-  const finish = useChange(() =>
-    call(routes.editRecord, {
-      id: session.id,
-      body: {
-        version: session.version,
-        body: { ...session.body, finishedOn: format(new Date(), 'yyyy-MM-dd') },
-      },
-    }),
-  );
-  const say = (verdict: Verdict) => {
-    if (next && !decide.isPending) decide.mutate({ supply: next.item, verdict });
-  };
-  useKeys(Object.fromEntries(VERDICTS.map((verdict, i) => [String(i + 1), () => say(verdict)])));
-  const freed = spaceFreed(
-    session.body.done.flatMap(({ verdict, space: took }) =>
-      verdict && took ? [{ verdict, space: took }] : [],
-    ),
-  );
-  const total = session.body.done.length + waiting.length;
-  return (
-    <Page title={session.body.name} aside={`${session.body.done.length} of ${total} decided`}>
-      <Columns
-        first={
-          next && stash ? (
-            <View style={styles.card}>
-              <View style={[styles.swatch, { backgroundColor: next.item.hex }]} />
-              <Txt look="page" level={2}>
-                {next.item.name}
-              </Txt>
-              <Txt look="quiet">{sayWhat(next.item)}</Txt>
-              <Txt>
-                {sayStock(next.item)} · {sayLastUsed(next.item)} ·{' '}
-                {addressOf(next.item, stash.wall.units) ?? 'no place'}
-              </Txt>
-              <View style={styles.row}>
-                {next.doubts.map((doubt) => (
-                  <Flag key={doubt} label={WHY[doubt]} />
-                ))}
-                {next.item.facts.collection && <Flag label="collection, leave in peace" />}
-              </View>
-              <Salvage supply={next.item} />
-              <View style={styles.verdicts}>
-                {VERDICTS.map((verdict, i) => (
-                  <View key={verdict} style={styles.verdict}>
-                    <Button
-                      label={SAY[verdict]}
-                      says={`${SAY[verdict]} (${i + 1})`}
-                      main={verdict === 'keep'}
-                      disabled={decide.isPending}
-                      onPress={() => say(verdict)}
-                    />
-                  </View>
-                ))}
-              </View>
-              <Button label="Later" onPress={() => setSkipped(new Set([...skipped, next.item.id]))} />
-            </View>
-          ) : (
-            <Note>Every thing of this pile is decided.</Note>
-          )
-        }
-        second={
-          <>
-            <View style={styles.box} role="list" aria-label="What it frees">
-              {VERDICTS.map((verdict) => (
-                <Txt key={verdict}>
-                  {SAY[verdict]}: {many(freed[verdict].count, 'thing')}
-                  {verdict === 'keep' || freed[verdict].count === 0
-                    ? ''
-                    : `, frees ${many(freed[verdict].slots, 'slot')}, ${Math.round(freed[verdict].alongMm / 10)} cm along the shelf, ${freed[verdict].litres.toFixed(1)} l`}
-                </Txt>
-              ))}
-            </View>
-            <View style={styles.row}>
-              <Button label="Leave it for now" onPress={() => router.setParams({ session: '' })} />
-              <Button
-                label="This pile is done"
-                main={!next}
-                busy={finish.isPending}
-                onPress={() =>
-                  finish.mutate(undefined, { onSuccess: () => router.setParams({ session: '' }) })
-                }
-              />
-            </View>
-          </>
-        }
-      />
-    </Page>
-  );
-}
-
-const styles = StyleSheet.create({
-  box: { gap: space.s },
-  card: {
-    gap: space.s,
-    padding: space.m,
-    backgroundColor: colour.card,
-    borderWidth: 1,
-    borderColor: colour.hairline,
-  },
-  swatch: { height: 120, borderRadius: radius.s, borderWidth: 1, borderColor: colour.hairline },
-  row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
-  verdict: { flexBasis: '45%', flexGrow: 1 },
-  verdicts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
-});
+const styles = StyleSheet.create({ box: { gap: space.s } });

@@ -39,12 +39,14 @@ export function StashMenu({ stash, kind, onChooseMany }: StashMenuProps) {
       </View>
       <View role="list" aria-label="Where everything is">
         {spreads.map(({ kind: each, count, places, unplaced, scattered }) => (
-          <Txt key={each} look="quiet">
-            {KIND_DEFINITIONS[each].plural}: {count} in{' '}
-            {places.map((place) => `${letter(place.unitId)} (${place.count})`).join(', ') || 'no rack'}
-            {unplaced > 0 ? `, ${unplaced} without a place` : ''}
-            {scattered ? ' – scattered: bring them together first' : ''}
-          </Txt>
+          <View key={each} role="listitem">
+            <Txt look="quiet">
+              {KIND_DEFINITIONS[each].plural}: {count} in{' '}
+              {places.map((place) => `${letter(place.unitId)} (${place.count})`).join(', ') || 'no rack'}
+              {unplaced > 0 ? `, ${unplaced} without a place` : ''}
+              {scattered ? ' – scattered: bring them together first' : ''}
+            </Txt>
+          </View>
         ))}
       </View>
     </View>

@@ -30,12 +30,16 @@ export function PainList({ stash }: { readonly stash: Stash }) {
   const worst = judged.filter(({ unit, score }) => score > 0 && isOnWall(unit.facts)).slice(0, WORST);
   if (worst.length === 0) return null;
   return (
-    <View role="list" aria-label="Where it hurts most">
-      {worst.map(({ unit, pains }) => (
-        <Txt key={unit.id} look="quiet">
-          {unit.letter} {unit.name}: {pains.map(sayPain).join(', ')}
-        </Txt>
-      ))}
+    <View>
+      <View role="list" aria-label="Where it hurts most">
+        {worst.map(({ unit, pains }) => (
+          <View key={unit.id} role="listitem">
+            <Txt look="quiet">
+              {unit.letter} {unit.name}: {pains.map(sayPain).join(', ')}
+            </Txt>
+          </View>
+        ))}
+      </View>
       <Button label="All storage" onPress={() => router.push('/storage')} />
     </View>
   );

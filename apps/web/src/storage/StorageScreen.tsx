@@ -60,18 +60,20 @@ export function StorageScreen() {
               ))}
             </View>
             {away.length > 0 && (
-              <View role="list" aria-label="Put away" style={styles.list}>
+              <View style={styles.list}>
                 <Txt look="strong" level={2}>
                   Put away
                 </Txt>
-                {away.map(({ unit }) => (
-                  <UnitRow
-                    key={unit.id}
-                    unit={unit}
-                    aside={unit.facts.keptAt ? `in ${unit.facts.keptAt}` : many(slotCount(unit), 'slot')}
-                    flags={[unit.facts.standing ?? '']}
-                  />
-                ))}
+                <View role="list" aria-label="Put away" style={styles.list}>
+                  {away.map(({ unit }) => (
+                    <UnitRow
+                      key={unit.id}
+                      unit={unit}
+                      aside={unit.facts.keptAt ? `in ${unit.facts.keptAt}` : many(slotCount(unit), 'slot')}
+                      flags={[unit.facts.standing ?? '']}
+                    />
+                  ))}
+                </View>
               </View>
             )}
             <View style={styles.acts}>

@@ -1,0 +1,13 @@
+import type { GroupBody, RecordView } from '@red-shelf/contract';
+import { differenceInDays, format, parseISO } from 'date-fns';
+import { many } from '../copy/words';
+
+export type Group = RecordView & { body: GroupBody };
+export const WHAT = { kit: 'Kit', collection: 'Collection', pack: 'Pack', palette: 'Palette' } as const;
+
+/** How old a group is, or when it was dissolved. */
+export function sayAge({ body, createdAt }: Group): string {
+  if (body.dissolvedOn) return `dissolved ${format(parseISO(body.dissolvedOn), 'd MMM yyyy')}`;
+  const days = differenceInDays(new Date(), parseISO(body.acquiredOn ?? createdAt));
+  return days < 60 ? `${many(Math.max(0, days), 'day')} old` : `${many(Math.round(days / 30), 'month')} old`;
+}
