@@ -29,7 +29,7 @@ test('use only this box: begun, used from, ended', async ({ page, room }) => {
   await page.getByRole('button', { name: 'Only E Sticker album: begin' }).click();
   await expect(page.getByText(/^Only E Sticker album until .*: 0 of \d+ things used/)).toBeVisible();
   await page
-    .getByRole('region', { name: 'Ten you forgot' })
+    .getByRole('region', { name: 'Use only this box' })
     .getByRole('button', { name: /^Use one: / })
     .first()
     .click();

@@ -47,7 +47,7 @@ function Begin({ stash }: { readonly stash: Stash }) {
     });
   };
   return (
-    <View style={styles.box}>
+    <View style={styles.box} role="region" aria-label="Use only this box">
       <Choice
         label="Or use only this box, for two weeks"
         options={units.map(unitTitle)}
@@ -74,7 +74,7 @@ function Running({
   const inside = stash.supplies.filter(({ place }) => place?.unitId === body.unitId);
   const waiting = inside.filter(({ stock }) => (stock.lastUsedAt ?? '') < body.from);
   return (
-    <View style={styles.box}>
+    <View style={styles.box} role="region" aria-label="Use only this box">
       <Note>
         <Txt look="strong">
           Only {body.unitName} until {format(parseISO(body.until), 'd MMM')}: {inside.length - waiting.length}{' '}

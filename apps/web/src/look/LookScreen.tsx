@@ -84,14 +84,15 @@ export function LookScreen() {
               </Section>
             )}
             {on('forgotten') && (
-              <Section
-                {...section('forgotten')}
-                why="Out of sight or idle the longest; another ten next week."
-                items={looks.forgotten}
-                row={(look) => <ForgottenRow key={look.supply.id} {...look} />}
-              >
+              <>
+                <Section
+                  {...section('forgotten')}
+                  why="Out of sight or idle the longest; another ten next week."
+                  items={looks.forgotten}
+                  row={(look) => <ForgottenRow key={look.supply.id} {...look} />}
+                />
                 <Challenge stash={stash} />
-              </Section>
+              </>
             )}
             {on('seasons') && (
               <Section

@@ -78,15 +78,14 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
     setRefusal(null);
     const behind = units.find((each) => title(each) === after);
     const moved = (behind?.id ?? null) !== (before?.id ?? null);
-    return keep.mutate(
-      {
-        version: unit.version,
-        name,
-        facts: read.data,
-        ...(moved ? { after: behind?.id ?? null } : {}),
-      },
-      { onSuccess: done },
-    );
+    // The new version may stand here before the answer is told, as a form of its own: the promise outlives this one.
+    const body = {
+      version: unit.version,
+      name,
+      facts: read.data,
+      ...(moved ? { after: behind?.id ?? null } : {}),
+    };
+    return void keep.mutateAsync(body).then(done, () => undefined);
   };
   return (
     <Page title={title(unit)} aside={`${many(inside, 'thing')} in it`}>
