@@ -72,10 +72,15 @@ async function plan(db: Readable, request: ArrangeRequest): Promise<Planned> {
   const homes = await paletteHomes(db);
   const room = units.map((unit): PlaceUnit => {
     const only = homes.get(unit.id);
+    const staying = blocked.get(unit.id) ?? new Set<number>();
+    // A limit counts what stays, too.
+    const most = Math.max(0, (unit.facts.cap ?? Infinity) - staying.size);
     return {
       ...unit,
-      blocked: blocked.get(unit.id) ?? new Set(),
-      filling: fillingOrder(unit, unit.facts),
+      blocked: staying,
+      filling: fillingOrder(unit, unit.facts)
+        .filter((slot) => !staying.has(slot))
+        .slice(0, most),
       ...(only ? { only } : {}),
     };
   });

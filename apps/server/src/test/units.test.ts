@@ -67,6 +67,15 @@ test('racks are filled as they say: as a snake, with columns skipped', async () 
   expect(await named(names, body)).toEqual(['0 - 1 3 - 2']);
 });
 
+test('a limit is kept when arranging: no more than it allows, counting what stays', async () => {
+  const unit = await rack();
+  await edit(unit, { facts: { cap: 2 } }).expect(200);
+  for (const name of ['a', 'b', 'c']) await world.add({ name });
+  const plan = await arranged({ kinds: ['ink'], unitIds: [unit.id] });
+  expect(plan.after.figures.placed).toBe(2);
+  expect(plan.leftOver.map(({ reason }) => reason.code)).toEqual(['no_room']);
+});
+
 test('a rack that holds a palette takes its colours and no others', async () => {
   const [family, home] = [await rack('Family'), await rack('Palette')];
   const names = new Map<string, string>();

@@ -88,7 +88,7 @@ export function lookAt(stash: Stash, preferences: Preferences, now: number): Loo
   const here = supplies.filter(({ facts }) => facts.status !== 'gone');
   const onWall = wall.units.filter(({ facts }) => isOnWall(facts));
   const deep = new Set(wall.units.filter(({ facts }) => facts.reach === 'far').map(({ id }) => id));
-  const due = dueOnes(here, new Date(now).toISOString().slice(0, 10));
+  const due = dueOnes(here, format(now, 'yyyy-MM-dd'));
   const where = (supply: SupplyView): string => addressOf(supply, wall.units) ?? 'no place';
   return {
     due: due

@@ -2,7 +2,7 @@ import { isOnWall, painOf } from '@red-shelf/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import type { Stash } from '../api/queries';
+import { recordsOf, usePreferences, useRecords, type Stash } from '../api/queries';
 import { Button } from '../ui/Button';
 import { Txt } from '../ui/Txt';
 import { useSlots } from '../wall/useWall';
@@ -13,13 +13,27 @@ const WORST = 3;
 /** Every unit with where it hurts, the worst first. */
 export function usePains(stash: Stash | undefined) {
   const slots = useSlots(stash);
+  const { data } = useRecords();
+  const { preferences } = usePreferences();
+  const { recipes } = preferences;
+  const homes = useMemo(
+    () =>
+      new Set(
+        recordsOf(data, 'group').flatMap(({ body }) => (body.what === 'palette' ? (body.home ?? []) : [])),
+      ),
+    [data],
+  );
   const [opened] = useState(() => Date.now());
   const judged = useMemo(
     () =>
       (stash?.wall.units ?? [])
-        .map((unit) => ({ unit, ...painOf(unit, unit.facts, slots.get(unit.id) ?? [], opened) }))
+        .map((unit) => {
+          const byFamily =
+            !homes.has(unit.id) && unit.holds.every((kind) => (recipes[kind]?.[0] ?? 'family') === 'family');
+          return { unit, ...painOf(unit, unit.facts, slots.get(unit.id) ?? [], opened, byFamily) };
+        })
         .sort((p, q) => q.score - p.score || (p.unit.letter < q.unit.letter ? -1 : 1)),
-    [stash, slots, opened],
+    [stash, slots, opened, recipes, homes],
   );
   return { slots, judged };
 }

@@ -3,7 +3,7 @@ import type { StockHistory } from '../nudges/idle';
 import { isIdle } from '../nudges/idle';
 import { labelPrint, slotLabels } from './labels';
 import { slotCount, type GridUnit } from './unit';
-import type { UnitFacts } from './unitFacts';
+import { fillingOrder, type UnitFacts } from './unitFacts';
 
 /** Why a place hurts, in counted values. */
 export type Pain =
@@ -30,13 +30,15 @@ const MUCH_UNUSED = 0.4;
 
 /**
  * What is wrong with one place, and how badly: 0 is a place that works, about 1 for each thing that is as bad as it gets.
- * `contents` are its slots in reading order; `now` is ms since 1970.
+ * `contents` are its slots in reading order; `now` is ms since 1970. A place that is sorted by something else than
+ * family (`byFamily` false) is not asked whether its families stand together.
  */
 export function painOf<T extends Lives>(
   unit: Pick<GridUnit, 'letter' | 'rows' | 'columns'>,
   facts: UnitFacts,
   contents: readonly (T | null)[],
   now: number,
+  byFamily = true,
 ): { readonly pains: readonly Pain[]; readonly score: number } {
   const here = contents.filter((item): item is T => item !== null);
   const pains: { pain: Pain; weight: number }[] = [];
@@ -46,9 +48,11 @@ export function painOf<T extends Lives>(
     pains.push({ pain: { code: 'over_full', have: here.length, of: room }, weight: fullness });
   const families = new Set(here.map(({ group }) => group)).size;
   // A place in order breaks once between two families; every break more is something out of order.
+  const inTurn = fillingOrder(unit, facts).flatMap((slot) => contents[slot] ?? []);
   const breaks =
-    here.filter(({ group }, i) => i > 0 && here[i - 1]?.group !== group).length - Math.max(0, families - 1);
-  if (breaks > 0)
+    inTurn.filter(({ group }, i) => i > 0 && inTurn[i - 1]?.group !== group).length -
+    Math.max(0, families - 1);
+  if (byFamily && breaks > 0)
     pains.push({
       pain: { code: 'scattered', breaks, families },
       weight: Math.min(1, (breaks / here.length) * 4),

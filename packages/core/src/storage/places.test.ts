@@ -57,6 +57,22 @@ test('labels name every slot, and their print changes with what they say, not wi
   expect(labelPrint(slotLabels(UNIT, [null, item('Reed', 'green')]))).not.toBe(print);
 });
 
+test('order is judged the way the place is filled, and not at all where it is sorted by something else', () => {
+  const snake = [
+    item('a', 'red'),
+    item('b', 'red'),
+    item('c', 'blue'),
+    item('d', 'green'),
+    item('e', 'blue'),
+    item('f', 'blue'),
+  ];
+  const codes = (filling: 'rows' | 'snake', byFamily = true): string[] =>
+    painOf(UNIT, { filling }, snake, NOW, byFamily).pains.map(({ code }) => code);
+  expect(codes('rows')).toContain('scattered');
+  expect(codes('snake')).not.toContain('scattered');
+  expect(codes('rows', false)).not.toContain('scattered');
+});
+
 test('a place that works has no pain; a full, mixed, unlabelled and idle one says so, the worst first', () => {
   const calm = [item('a', 'red'), item('b', 'blue'), null, null, null, null];
   const labelled = { on: '2026-05-01', print: labelPrint(slotLabels(UNIT, calm)) };
