@@ -8,6 +8,7 @@ import { useDraft } from '../form/useDraft';
 import { inRainbow } from '../stash/rows';
 import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
+import { ColourThreads } from '../ui/ColourThreads';
 import { Columns } from '../ui/Columns';
 import { Choice } from '../ui/Choice';
 import { Input } from '../ui/Input';
@@ -15,8 +16,6 @@ import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { SortableList } from '../ui/SortableList';
 import { Txt } from '../ui/Txt';
-
-const STRIP = 220;
 
 /** The person's own rainbow: which family comes first, which last, light or dark first; shown on their own stash. */
 export function FamiliesScreen() {
@@ -35,18 +34,13 @@ export function FamiliesScreen() {
     setDraft({ ...now, familyOrder: [...rest.slice(0, at), group, ...rest.slice(at)] });
   };
   const strip = inRainbow(stash.supplies, { ...now, familyOrder: order });
-  const every = Math.max(1, Math.ceil(strip.length / STRIP));
-  const shown = strip.filter((_, i) => i % every === 0);
   return (
     <Page title="Families and measures" aside="Your rainbow, your way">
-      <View
-        style={styles.strip}
-        role="img"
-        aria-label={`Your stash, ${order.map((group) => FAMILY_GROUP_INFO[group].name).join(', ')}`}
-      >
-        {shown.map(({ id, hex }) => (
-          <View key={id} style={[styles.thread, { backgroundColor: hex }]} />
-        ))}
+      <View style={styles.strip}>
+        <ColourThreads
+          items={strip}
+          says={`Your stash, ${order.map((group) => FAMILY_GROUP_INFO[group].name).join(', ')}`}
+        />
       </View>
       <Columns
         first={
@@ -132,13 +126,7 @@ const styles = StyleSheet.create({
     position: 'sticky' as 'relative',
     top: 0,
     zIndex: 1,
-    flexDirection: 'row',
-    height: 72,
-    borderWidth: 1,
-    borderColor: colour.hairline,
-    backgroundColor: colour.card,
   },
-  thread: { flex: 1 },
   dot: { width: 24, height: 24, borderWidth: 1, borderColor: colour.hairline },
   mark: { width: 26 },
   name: { flex: 1 },

@@ -2,7 +2,8 @@ import { pairSubjects, shareIntoDrawers, type Drawer, type Sortable } from '@red
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { many } from '../copy/words';
-import { colour, space } from '../theme/tokens';
+import { space } from '../theme/tokens';
+import { ColourThreads } from '../ui/ColourThreads';
 import { Choice } from '../ui/Choice';
 import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
@@ -31,8 +32,8 @@ export function Drawers({ supplies, groupOf }: DrawersProps) {
   }, [supplies, groupOf, n, valid, way]);
   // Where groups come back later in the order, they are gathered, so colours are taken group by group.
   const byGroup = useMemo(() => {
-    const found = new Map<string, string[]>();
-    for (const item of supplies) found.set(groupOf(item), [...(found.get(groupOf(item)) ?? []), item.hex]);
+    const found = new Map<string, DrawersProps['supplies'][number][]>();
+    for (const item of supplies) found.set(groupOf(item), [...(found.get(groupOf(item)) ?? []), item]);
     return found;
   }, [supplies, groupOf]);
   const fullest = Math.max(1, ...drawers.map(({ count }) => count));
@@ -59,12 +60,15 @@ export function Drawers({ supplies, groupOf }: DrawersProps) {
               {i + 1}
             </Txt>
             <View style={styles.words}>
-              <View style={[styles.bar, { width: `${(100 * drawer.count) / fullest}%` }]}>
-                {drawer.parts.flatMap(({ group, from, to }) =>
-                  thinned((byGroup.get(group) ?? []).slice(from, to), drawer.count).map((hex, k) => (
-                    <View key={`${group} ${from + k}`} style={[styles.thread, { backgroundColor: hex }]} />
-                  )),
-                )}
+              <View style={{ width: `${(100 * drawer.count) / fullest}%` }}>
+                <ColourThreads
+                  items={drawer.parts.flatMap(({ group, from, to }) =>
+                    (byGroup.get(group) ?? []).slice(from, to),
+                  )}
+                  says={many(drawer.count, 'thing')}
+                  height={22}
+                  most={60}
+                />
               </View>
               <Txt>{sayDrawer(drawer)}</Txt>
             </View>
@@ -74,13 +78,6 @@ export function Drawers({ supplies, groupOf }: DrawersProps) {
     </View>
   );
 }
-
-const MOST_THREADS = 60;
-/** Of a full drawer only so many threads are drawn that they can be told apart. */
-const thinned = (hexes: readonly string[], count: number): readonly string[] => {
-  const every = Math.max(1, Math.ceil(count / MOST_THREADS));
-  return hexes.filter((_, i) => i % every === 0);
-};
 
 /** "red and orange: 34 things", "blue, 1 to 30 of 61: 30 things". */
 export function sayDrawer({ parts, count }: Drawer): string {
@@ -98,12 +95,4 @@ const styles = StyleSheet.create({
   drawer: { flexDirection: 'row', gap: space.s, alignItems: 'center' },
   number: { width: 24, textAlign: 'right' },
   words: { flex: 1, gap: 2 },
-  bar: {
-    flexDirection: 'row',
-    height: 22,
-    borderWidth: 1,
-    borderColor: colour.hairline,
-    backgroundColor: colour.card,
-  },
-  thread: { flex: 1 },
 });

@@ -1,7 +1,8 @@
 import { headingOf, makerCounts, type Sortable, type SortKey } from '@red-shelf/core';
 import { StyleSheet, View } from 'react-native';
 import { many } from '../copy/words';
-import { colour, space } from '../theme/tokens';
+import { space } from '../theme/tokens';
+import { ColourThreads } from '../ui/ColourThreads';
 import { Txt } from '../ui/Txt';
 
 /** What a divider says in a drawer: the first key of the recipe that makes groups. */
@@ -14,7 +15,6 @@ export function drawerGroup(
   return (item) => headingOf(key, item, counts);
 }
 
-const MOST_THREADS = 240;
 const MOST_SAID = 14;
 
 /** The pile as it would stand, a thread of colour each, with the dividers of the first key under it. */
@@ -26,23 +26,14 @@ export function Strip({
   readonly recipe: readonly SortKey[];
 }) {
   const group = drawerGroup(recipe, items);
-  const every = Math.max(1, Math.ceil(items.length / MOST_THREADS));
-  const shown = items.filter((_, i) => i % every === 0);
   const headings = items.map(group).filter((heading, i, all) => heading !== all[i - 1]);
   return (
     <View style={styles.box}>
-      <View style={styles.strip} role="img" aria-label={`${many(items.length, 'thing')} in this order`}>
-        {shown.map((item, i) => (
-          <View
-            key={item.id}
-            style={[
-              styles.thread,
-              { backgroundColor: item.hex },
-              i > 0 && group(item) !== group(shown[i - 1] ?? item) && styles.divider,
-            ]}
-          />
-        ))}
-      </View>
+      <ColourThreads
+        items={items}
+        says={`${many(items.length, 'thing')} in this order`}
+        gapBefore={(item, before) => group(item) !== group(before)}
+      />
       <Txt look="quiet">
         {items.length === 0
           ? 'Nothing of this kind yet.'
@@ -53,15 +44,4 @@ export function Strip({
   );
 }
 
-const styles = StyleSheet.create({
-  box: { gap: space.s },
-  strip: {
-    flexDirection: 'row',
-    height: 72,
-    borderWidth: 1,
-    borderColor: colour.hairline,
-    backgroundColor: colour.card,
-  },
-  thread: { flex: 1 },
-  divider: { borderLeftWidth: 2, borderLeftColor: colour.card },
-});
+const styles = StyleSheet.create({ box: { gap: space.s } });

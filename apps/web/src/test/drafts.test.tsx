@@ -1,20 +1,17 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import { useLocalSearchParams } from 'expo-router';
 import { KitsScreen } from '../groups/KitsScreen';
 import { AddScreen } from '../stash/AddScreen';
 import { Dormant } from '../stash/Dormant';
 import { EditForm } from '../stash/EditForm';
 import { Needs } from '../storage/Needs';
-import { change, fakeServer, Refused, show, supply, unit } from './harness';
+import { Refused, change, fakeServer, press, show, supply, type, unit } from './harness';
 
 jest.mock('expo-router', () => ({
   router: { push: jest.fn(), replace: jest.fn(), setParams: jest.fn() },
   useLocalSearchParams: jest.fn(),
 }));
 
-const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
-const type = (label: string, text: string) =>
-  fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
 const server = (more: Parameters<typeof fakeServer>[0] = {}) =>
   fakeServer({
     'GET /api/supplies': { order: '', supplies: [supply()] },

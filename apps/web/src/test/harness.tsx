@@ -1,6 +1,6 @@
 import type { Problem, SupplyView, UnitView } from '@red-shelf/contract';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { render } from '@testing-library/react';
+import { fireEvent, render, screen } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import { SayProvider } from '../frame/Say';
@@ -54,6 +54,20 @@ export const change = (more: object = {}) => ({
   count: 1,
   ...more,
 });
+
+/** A record as the server lists it. */
+export const record = (id: string, body: object) => ({
+  id,
+  version: 2,
+  createdAt: '2026-01-01T00:00:00.000Z',
+  updatedAt: '2026-01-01T00:00:00.000Z',
+  body,
+});
+
+export const press = (name: string | RegExp): boolean =>
+  fireEvent.click(screen.getByRole('button', { name }));
+export const type = (label: string, text: string): boolean =>
+  fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
 
 export interface Sent {
   readonly method: string;

@@ -11,21 +11,13 @@ import { StashScreen } from '../stash/StashScreen';
 import { PainList } from '../storage/PainList';
 import { WallScreen } from '../wall/WallScreen';
 import type { Stash } from '../api/queries';
-import { change, fakeServer, show, supply, unit } from './harness';
+import { change, fakeServer, press, record, show, supply, unit } from './harness';
 
 jest.mock('expo-router', () => ({
   router: { push: jest.fn(), replace: jest.fn(), setParams: jest.fn() },
   useLocalSearchParams: jest.fn(),
 }));
 
-const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
-const record = (id: string, body: object) => ({
-  id,
-  version: 2,
-  createdAt: '2026-01-01T00:00:00.000Z',
-  updatedAt: '2026-01-01T00:00:00.000Z',
-  body,
-});
 const preferences = (more: object) =>
   record('preferences', {
     sort: 'preferences',

@@ -7,7 +7,7 @@ import { RangesScreen } from '../pile/RangesScreen';
 import { SortOutScreen } from '../sortout/SortOutScreen';
 import { LatelyScreen } from '../stash/LatelyScreen';
 import { TagsScreen } from '../stash/TagsScreen';
-import { change, fakeServer, show, supply, unit } from './harness';
+import { change, fakeServer, press, record, show, supply, unit } from './harness';
 
 jest.mock('expo-router', () => ({
   router: { push: jest.fn(), replace: jest.fn(), setParams: jest.fn() },
@@ -15,14 +15,6 @@ jest.mock('expo-router', () => ({
 }));
 
 const at = (params: Record<string, string>) => (useLocalSearchParams as jest.Mock).mockReturnValue(params);
-const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
-const record = (id: string, body: object) => ({
-  id,
-  version: 2,
-  createdAt: '2026-01-01T00:00:00.000Z',
-  updatedAt: '2026-01-01T00:00:00.000Z',
-  body,
-});
 const STASH = [
   supply({ facts: { barcode: '4006381333931', tags: ['Autumn', 'coffee'] } }),
   supply({

@@ -6,7 +6,7 @@ import { SupplyFacts } from '../stash/SupplyFacts';
 import { Letters } from '../stash/Letters';
 import { StockActs } from '../stash/StockActs';
 import { StorageScreen } from '../storage/StorageScreen';
-import { change, fakeServer, Refused, show, supply, unit } from './harness';
+import { Refused, change, fakeServer, press, record, show, supply, type, unit } from './harness';
 
 jest.mock('expo-router', () => ({
   router: { push: jest.fn(), replace: jest.fn(), setParams: jest.fn() },
@@ -14,16 +14,6 @@ jest.mock('expo-router', () => ({
 }));
 
 const at = (params: Record<string, string>) => (useLocalSearchParams as jest.Mock).mockReturnValue(params);
-const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
-const type = (label: string, text: string) =>
-  fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
-const record = (id: string, body: object) => ({
-  id,
-  version: 2,
-  createdAt: '2026-01-01T00:00:00.000Z',
-  updatedAt: '2026-01-01T00:00:00.000Z',
-  body,
-});
 const group = (more: object) => ({
   sort: 'group',
   what: 'kit',
