@@ -66,8 +66,10 @@ export function Pile({
       },
     }),
   );
+  // A verdict on its way must not be given twice; the thing that came after it need not wait for it.
+  const deciding = decide.isPending && decide.variables.supply.id === next?.item.id;
   const say = (verdict: Verdict) => {
-    if (next && !decide.isPending) decide.mutate({ supply: next.item, verdict });
+    if (next && !deciding) decide.mutate({ supply: next.item, verdict });
   };
   useKeys(Object.fromEntries(VERDICTS.map((verdict, i) => [String(i + 1), () => say(verdict)])));
   const freed = spaceFreed(
@@ -105,7 +107,7 @@ export function Pile({
                       label={SAY[verdict]}
                       says={`${SAY[verdict]} (${i + 1})`}
                       main={verdict === 'keep'}
-                      disabled={decide.isPending}
+                      disabled={deciding}
                       onPress={() => say(verdict)}
                     />
                   </View>
