@@ -17,9 +17,10 @@ test('a photo is kept with a supply as a small picture, and the undo takes it of
   await choose('pad.jpg', await image.getBuffer(JimpMime.jpeg));
   const thumb = page.getByRole('img', { name: /photo 1$/ });
   await expect(thumb).toBeVisible();
-  const width = await thumb.evaluate((img: HTMLImageElement) => img.naturalWidth);
-  expect(width).toBeGreaterThan(0);
-  expect(width).toBeLessThanOrEqual(240);
+  // The place for it is drawn before the picture itself has come.
+  const width = (): Promise<number> => thumb.evaluate((img: HTMLImageElement) => img.naturalWidth);
+  await expect.poll(width).toBeGreaterThan(0);
+  expect(await width()).toBeLessThanOrEqual(240);
   await page.reload();
   await expect(thumb).toBeVisible();
   await page.getByRole('button', { name: 'Drop photo 1' }).click();
