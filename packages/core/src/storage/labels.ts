@@ -12,7 +12,8 @@ export interface SlotLabel {
   readonly hex: string | null;
 }
 
-interface Lives {
+/** What a label needs to know of the thing in its slot. */
+export interface Labelled {
   readonly name: string;
   readonly maker: string;
   readonly range: string;
@@ -24,7 +25,7 @@ interface Lives {
 /** One label for every slot of a unit, open ones too, in reading order. */
 export function slotLabels(
   unit: Pick<GridUnit, 'letter' | 'rows' | 'columns'>,
-  contents: readonly (Lives | null)[],
+  contents: readonly (Labelled | null)[],
 ): SlotLabel[] {
   return Array.from({ length: slotCount(unit) }, (_, slot) => {
     const here = contents[slot] ?? null;

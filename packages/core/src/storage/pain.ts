@@ -1,7 +1,7 @@
 import type { FamilyGroup } from '../colour/families';
 import type { StockHistory } from '../nudges/idle';
 import { isIdle } from '../nudges/idle';
-import { labelPrint, slotLabels } from './labels';
+import { labelPrint, slotLabels, type Labelled } from './labels';
 import { slotCount, type GridUnit } from './unit';
 import { fillingOrder, type UnitFacts } from './unitFacts';
 
@@ -14,13 +14,7 @@ export type Pain =
   | { readonly code: 'unused'; readonly have: number; readonly of: number }
   | { readonly code: 'worn' };
 
-interface Lives extends StockHistory {
-  readonly name: string;
-  readonly maker: string;
-  readonly range: string;
-  readonly code: string;
-  readonly number: number;
-  readonly hex: string;
+interface Lives extends StockHistory, Labelled {
   readonly group: FamilyGroup;
 }
 
