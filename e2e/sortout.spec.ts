@@ -39,3 +39,27 @@ test('verdicts with the keyboard', async ({ page, room, isMobile: _ }, { project
   await page.keyboard.press('2');
   await expect(page.getByText(/^2 of \d+ decided/)).toBeVisible();
 });
+
+test('rack by rack: a pile narrowed to one rack, and a rack that hurts sorted out whole', async ({
+  page,
+  room,
+}) => {
+  await page.goto(`${room.url}/stash/sort-out`);
+  await page.getByRole('button', { name: /^Inks: 57/ }).click();
+  const zones = page.getByRole('radiogroup', { name: 'Rack by rack' });
+  await expect(zones.getByRole('radio', { name: 'everywhere: 0 of 57' })).toBeChecked();
+  const rack = zones.getByRole('radio', { name: /^A / });
+  const [, total] = (await rack.textContent())?.match(/0 of (\d+)/) ?? [];
+  await rack.click();
+  await page.getByRole('button', { name: 'Let go (4)' }).click();
+  await expect(zones.getByRole('radio', { name: new RegExp(`^A .*: 1 of ${total}$`) })).toBeChecked();
+  await page.goto(`${room.url}/stash/sort-out`);
+  const worst = page.getByRole('list', { name: 'Where it hurts most' });
+  await worst
+    .getByRole('button', { name: /^Sort out / })
+    .first()
+    .click();
+  await expect(page.getByText(/^0 of \d+ decided/)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep (1)' }).click();
+  await expect(page.getByText(/^1 of \d+ decided/)).toBeVisible();
+});

@@ -1,9 +1,20 @@
 import { FAMILY_GROUPS, KINDS, SORT_KEYS } from '@red-shelf/core';
 import { z } from 'zod';
 
+const word = z
+  .string()
+  .trim()
+  .min(1, 'A purpose needs a name.')
+  .max(80, 'A purpose may have at most 80 characters.');
+/** Purposes in the person's own order, each with what it also means. */
+export const purposesBody = z
+  .array(z.object({ name: word, also: z.array(word).max(20, 'At most 20 meanings of one purpose.') }))
+  .max(200, 'At most 200 purposes can be put in order.');
+
 const scheme = z.object({
   familyOrder: z.array(z.enum(FAMILY_GROUPS)),
   lightness: z.enum(['light-first', 'dark-first']),
+  purposes: purposesBody.optional(),
 });
 
 /** Sort recipes by kind, or `kind/form` for the exceptions. */

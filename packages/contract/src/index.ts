@@ -22,6 +22,7 @@ export {
   NUDGES,
   recordBody,
   type ChallengeBody,
+  type DrawersBody,
   type GroupBody,
   type NeedBody,
   type Nudge,

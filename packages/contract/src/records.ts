@@ -1,6 +1,6 @@
-import { FAMILY_GROUPS, FINISHES, HEMISPHERES, KINDS, NEEDED_AS, VERDICTS } from '@red-shelf/core';
+import { FAMILY_GROUPS, FINISHES, HEMISPHERES, KINDS, NEEDED_AS, SORT_KEYS, VERDICTS } from '@red-shelf/core';
 import { z } from 'zod';
-import { recipesBody } from './arrange';
+import { purposesBody, recipesBody } from './arrange';
 
 /** Things kept whole beside the supplies: kits and collections, bought packs, ranges, sessions, preferences. */
 const id = z.string().min(1).max(64);
@@ -50,30 +50,42 @@ export const rangeBody = z.object({
 });
 
 /** Work that takes more than one sitting: a pile being entered, a pile being sorted out. */
-export const sessionBody = z.object({
-  sort: z.literal('session'),
-  what: z.enum(['pile', 'sort out']),
-  name: named('The name'),
-  kind: z.enum(KINDS),
-  form: z.string().nullable(),
-  /** Answers every thing of the pile shares. */
-  shared: z.record(z.string(), z.string()).default({}),
-  /** Supplies that were entered, or decided on and how. */
-  done: z
-    .array(
-      z.object({
-        supplyId: id,
-        verdict: z.enum(VERDICTS).nullable(),
-        /** Room it took when it was decided on. */
-        space: z.object({ alongMm: z.number(), litres: z.number(), slots: z.int() }).optional(),
-      }),
-    )
-    .max(20_000)
-    .default([]),
-  /** Lines still to enter. */
-  waiting: z.array(z.string().max(300)).max(2000).default([]),
-  finishedOn: z.iso.date().nullable().default(null),
-});
+export const sessionBody = z
+  .object({
+    sort: z.literal('session'),
+    what: z.enum(['pile', 'sort out']),
+    name: named('The name'),
+    /** The kind gone through; null where a whole zone is. */
+    kind: z.enum(KINDS).nullable(),
+    form: z.string().nullable(),
+    /** The unit gone through, whatever is in it. */
+    unitId: id.nullable().default(null),
+    /** Answers every thing of the pile shares. */
+    shared: z.record(z.string(), z.string()).default({}),
+    /** Supplies that were entered, or decided on and how. */
+    done: z
+      .array(
+        z.object({
+          supplyId: id,
+          verdict: z.enum(VERDICTS).nullable(),
+          /** The unit it stood in when it was decided on. */
+          unitId: id.nullable().optional(),
+          /** Room it took when it was decided on. */
+          space: z.object({ alongMm: z.number(), litres: z.number(), slots: z.int() }).optional(),
+        }),
+      )
+      .max(20_000)
+      .default([]),
+    /** Lines still to enter. */
+    waiting: z.array(z.string().max(300)).max(2000).default([]),
+    finishedOn: z.iso.date().nullable().default(null),
+  })
+  .refine(
+    ({ what, kind, unitId }) => (what === 'pile' ? kind !== null : (kind === null) !== (unitId === null)),
+    {
+      error: 'Work in sittings goes through one kind or one rack: say which.',
+    },
+  );
 
 /** Something storage still lacks, that a discarded thing might serve as. Sizes in µm; 0 where any will do. */
 export const needBody = z.object({
@@ -97,6 +109,33 @@ export const challengeBody = z.object({
   until: z.iso.date(),
 });
 
+/** Drawers that were decided on: what each holds, and which unit it is. One plan for a kind, or for one of its forms. */
+export const drawersBody = z.object({
+  sort: z.literal('drawers'),
+  name: named('The name'),
+  kind: z.enum(KINDS),
+  form: z.string().nullable().default(null),
+  /** What the groups are by. */
+  key: z.enum(SORT_KEYS),
+  drawers: z
+    .array(
+      z.object({
+        unitId: id.nullable().default(null),
+        holds: z
+          .array(
+            z.object({
+              group: line('A group', 200),
+              startsAt: id.nullable().default(null),
+              share: z.number().min(0).max(1).default(0),
+            }),
+          )
+          .max(2000),
+      }),
+    )
+    .min(1, 'There must be at least one drawer.')
+    .max(200, 'At most 200 drawers.'),
+});
+
 export const NUDGES = ['due', 'forgotten', 'caps', 'partners', 'unused', 'seasons', 'misfits'] as const;
 export type Nudge = (typeof NUDGES)[number];
 
@@ -117,6 +156,7 @@ export const preferencesBody = z.object({
     )
     .default({}),
   recipes: recipesBody.default({}),
+  purposes: purposesBody.default([]),
   hemisphere: z.enum(HEMISPHERES).default('north'),
   /** Things for another time of year are left out of the stash until a month before it. */
   hideOutOfSeason: z.boolean().default(false),
@@ -133,11 +173,13 @@ export const recordBody = z.discriminatedUnion('sort', [
   preferencesBody,
   needBody,
   challengeBody,
+  drawersBody,
 ]);
 export type RecordBody = z.infer<typeof recordBody>;
 export type GroupBody = z.infer<typeof groupBody>;
 export type NeedBody = z.infer<typeof needBody>;
 export type ChallengeBody = z.infer<typeof challengeBody>;
+export type DrawersBody = z.infer<typeof drawersBody>;
 export type RangeBody = z.infer<typeof rangeBody>;
 export type SessionBody = z.infer<typeof sessionBody>;
 

@@ -85,6 +85,7 @@ export {
   UnknownFormError,
 } from './kinds/registry';
 export { fitInSlot, slotAddress, slotCount, type FitRefusal, type GridUnit } from './storage/unit';
+export { offerSlots, racksFor, type OfferUnit } from './storage/offer';
 export { findTemplate, UNIT_TEMPLATES, type UnitTemplate } from './storage/templates';
 export {
   fillingOrder,
@@ -111,6 +112,7 @@ export {
   type Sortable,
   type SortKey,
 } from './arrange/recipe';
+export { drawerKey, keepDrawers, makeDrawerOf, makeGroupOf, type KeptDrawer } from './arrange/keptDrawers';
 export { pairSubjects, shareIntoDrawers, type Drawer, type DrawerGroup } from './arrange/drawers';
 export { DEFAULT_SCHEME, type Scheme } from './arrange/scheme';
 export { familyGroupOf, keyed, makeRainbowOrder, rainbowOrder, type ColouredItem } from './arrange/order';
@@ -152,7 +154,9 @@ export { readBarcode, withCheckDigit, type BarcodeReading } from './own/barcode'
 export { sortOutOrder, VERDICTS, type Doubt, type SortSubject, type Verdict } from './sortout/candidates';
 export { NEEDED_AS, salvageFor, type StorageNeed } from './sortout/salvage';
 export { spaceFreed, spaceOf, type Space } from './sortout/space';
+export { zoneProgress, type ZoneProgress } from './sortout/zones';
 export { ownedOfRange, readRange, type RangeEntry, type RangeReading } from './ranges/range';
+export { meaningsOf, purposeSections, purposesOf, splitWords, type Purpose } from './gather/purposes';
 export { tagCounts, tagTwins, type TagCount } from './gather/tags';
 export { kindSpreads, type KindSpread } from './gather/spread';
 export { MOST_CSV_ROWS, readCsv, type CsvRefusal, type CsvTable } from './formats/csvRead';

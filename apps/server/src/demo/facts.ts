@@ -3,7 +3,13 @@ import { randomStream } from './random';
 
 const RIBBON_MATERIALS = ['satin', 'satin', 'grosgrain', 'organza', 'velvet'] as const;
 const RIBBON_WIDTHS_UM = [6_350, 9_525, 15_875, 25_400, 38_100] as const;
-const STICKER_PURPOSES = ['planner days', 'birthdays', 'harvest', 'garden', 'letters'] as const;
+const STICKER_PURPOSES = [
+  'planner days',
+  'birthdays, letters',
+  'harvest',
+  'garden, planner days',
+  'letters',
+] as const;
 const STICKER_SEASONS = ['all year', 'autumn', 'all year', 'summer', 'holiday'] as const;
 const DAY = 86_400_000;
 const SEED = 77;

@@ -5,7 +5,6 @@ import {
   fillingOrder,
   isOnWall,
   keyed,
-  labOf,
   makeRecipesOrder,
   placeInGrid,
   REACHES,
@@ -15,7 +14,6 @@ import {
   type PlaceItem,
   type PlaceOptions,
   type PlaceUnit,
-  type Sortable,
 } from '@red-shelf/core';
 import type {
   ArrangePreview,
@@ -27,10 +25,10 @@ import type {
 } from '@red-shelf/contract';
 import { allSupplies } from '../db/supplyRepository';
 import type { Readable } from '../db/open';
-import { standingRecords } from '../db/recordRepository';
 import { standingUnits } from '../db/wallRepository';
 import { notFound, Refusal } from '../http/problem';
 import type { Context } from './context';
+import { homes, toSortable } from './homes';
 import { Recorder } from './recorder';
 import { supplyToView, unitToView } from './views';
 
@@ -69,9 +67,9 @@ async function plan(db: Readable, request: ArrangeRequest): Promise<Planned> {
   const blocked = new Map<string, Set<number>>(units.map(({ id }) => [id, new Set()]));
   for (const supply of supplies)
     if (supply.place && !moves(supply)) blocked.get(supply.place.unitId)?.add(supply.place.slot);
-  const homes = await paletteHomes(db);
+  const kept = await homes(db, supplies, request.recipes ?? {}, request.scheme ?? DEFAULT_SCHEME);
   const room = units.map((unit): PlaceUnit => {
-    const only = homes.get(unit.id);
+    const only = kept.get(unit.id);
     const staying = blocked.get(unit.id) ?? new Set<number>();
     // A limit counts what stays, too.
     const most = Math.max(0, (unit.facts.cap ?? Infinity) - staying.size);
@@ -90,24 +88,6 @@ async function plan(db: Readable, request: ArrangeRequest): Promise<Planned> {
   });
   return { units, supplies, moving, target };
 }
-
-/** The supplies of each palette, by the unit that holds it. */
-async function paletteHomes(db: Readable): Promise<Map<string, ReadonlySet<string>>> {
-  const homes = new Map<string, ReadonlySet<string>>();
-  for (const { body } of await standingRecords(db))
-    if (body.sort === 'group' && body.what === 'palette' && body.home)
-      homes.set(
-        body.home,
-        new Set([...(homes.get(body.home) ?? []), ...body.members.map(({ supplyId }) => supplyId)]),
-      );
-  return homes;
-}
-
-const toSortable = (supply: SupplyView): Sortable => ({
-  ...supply,
-  lab: labOf(supply.hex),
-  uses: supply.stock.uses,
-});
 
 /** The order of the person's recipes, where they have any. */
 function recipeOrder(

@@ -1,6 +1,7 @@
 import { findForm } from '@red-shelf/core';
 import {
   PREFERENCES_ID,
+  recordBody,
   type ChangeView,
   type RecordBody,
   type RecordView,
@@ -15,12 +16,13 @@ import { refuseStale, type Context } from './context';
 import type { Ports } from './ports';
 import { Recorder } from './recorder';
 
+/** As it is shown; what an earlier version of the app kept gets the fields that came since. */
 const toView = ({ id, version, createdAt, updatedAt, body }: RecordRow): RecordView => ({
   id,
   version,
   createdAt,
   updatedAt,
-  body,
+  body: recordBody.safeParse(body).data ?? body,
 });
 
 /** A new record's row; preferences have one fixed id, everything else a new one. */
@@ -47,12 +49,27 @@ function nameOf(body: RecordBody): string {
   }
 }
 
+/** The units a record speaks of. */
+function unitsOf(body: RecordBody): string[] {
+  switch (body.sort) {
+    case 'group':
+      return body.home ? [body.home] : [];
+    case 'challenge':
+    case 'session':
+      return body.unitId ? [body.unitId] : [];
+    case 'drawers':
+      return body.drawers.flatMap(({ unitId }) => unitId ?? []);
+    default:
+      return [];
+  }
+}
+
 /** What a record speaks of must be there, or nothing is kept. */
 async function refuseUnknown(tx: Tx, body: RecordBody): Promise<void> {
   if (
-    (body.sort === 'range' || body.sort === 'session') &&
+    (body.sort === 'range' || body.sort === 'session' || body.sort === 'drawers') &&
     body.form !== null &&
-    !findForm(body.kind, body.form)
+    !(body.kind && findForm(body.kind, body.form))
   )
     throw new Refusal(422, 'invalid', 'That form does not exist for this kind; choose one from the list.');
   const ids =
@@ -61,8 +78,7 @@ async function refuseUnknown(tx: Tx, body: RecordBody): Promise<void> {
       : body.sort === 'session'
         ? body.done.map(({ supplyId }) => supplyId)
         : [];
-  const unitId = body.sort === 'group' ? body.home : body.sort === 'challenge' ? body.unitId : null;
-  if (unitId !== null && !(await unitRecord(tx, unitId))) throw notFound('unit');
+  for (const unitId of unitsOf(body)) if (!(await unitRecord(tx, unitId))) throw notFound('unit');
   const found = await supplyRecords(tx, [...new Set(ids)]);
   if (ids.some((id) => !found.has(id))) throw notFound('supply');
 }

@@ -66,6 +66,7 @@ export async function decideSupply(
       await noteInSession(tx, recorder, ports, given.sessionId, {
         supplyId: id,
         verdict: given.verdict,
+        unitId: found.placement?.unitId ?? null,
         space,
       });
     }

@@ -1,4 +1,5 @@
 import type { ArrangePreview, RecordView, UnitView, WallView } from '@red-shelf/contract';
+import { records } from '../db/schema';
 import { makeWorld, type World } from './world';
 
 let world: World;
@@ -151,4 +152,40 @@ test('needs and challenges are records like any other: checked, kept, undone', a
   await world.http.post(`/api/changes/${change.id}/undo`).send({}).expect(200);
   const { body } = await world.http.get('/api/records').expect(200);
   expect((body as { records: unknown[] }).records).toEqual([]);
+});
+
+test('a rack is sorted out: what left it still counts there, and a sitting says what it goes through', async () => {
+  const unit = await rack();
+  const supply = await world.add();
+  await world.http
+    .put(`/api/supplies/${supply.id}/place`)
+    .send({ place: { unitId: unit.id, slot: 0 } })
+    .expect(200);
+  const session = { sort: 'session', what: 'sort out', name: 'Rack', kind: null, form: null };
+  const keep = (body: object) => world.http.post('/api/records').send({ body });
+  const { body } = await keep({ ...session, unitId: unit.id }).expect(200);
+  const { id } = (body as { record: RecordView }).record;
+  const verdict = { version: supply.version, verdict: 'let go', sessionId: id };
+  await world.http.post(`/api/supplies/${supply.id}/verdict`).send(verdict).expect(200);
+  const { body: listed } = await world.http.get('/api/records').expect(200);
+  expect((listed as { records: RecordView[] }).records[0]?.body).toMatchObject({
+    done: [{ supplyId: supply.id, verdict: 'let go', unitId: unit.id }],
+  });
+  const refused = await keep(session).expect(422);
+  expect(JSON.stringify(refused.body)).toContain('goes through one kind or one rack');
+  await keep({ ...session, what: 'pile', unitId: unit.id }).expect(422);
+  await keep({ ...session, unitId: 'nowhere' }).expect(404);
+});
+
+test('a record an earlier version kept is shown with the fields that came since', async () => {
+  const at = '2026-01-01T00:00:00.000Z';
+  const body = { sort: 'session', what: 'sort out', name: 'Inks', kind: 'ink', form: null } as never;
+  await world.store.write((tx) =>
+    tx
+      .insert(records)
+      .values({ id: 'old', version: 1, sort: 'session', body, createdAt: at, updatedAt: at, removedAt: null })
+      .then(() => undefined),
+  );
+  const { body: listed } = await world.http.get('/api/records').expect(200);
+  expect((listed as { records: RecordView[] }).records[0]?.body).toMatchObject({ unitId: null, done: [] });
 });

@@ -79,6 +79,7 @@ export const DEFAULT_PREFERENCES: Preferences = {
   currency: 'EUR',
   caps: {},
   recipes: {},
+  purposes: [],
   hemisphere: 'north',
   hideOutOfSeason: false,
   muted: [],

@@ -40,7 +40,11 @@ export function ArrangeScreen() {
     unitIds: chosen.filter((id) => units.some((unit) => unit.id === id)),
     fromElsewhere,
     // The person's own rainbow, as the stash shows it.
-    scheme: { familyOrder: preferences.familyOrder, lightness: darkFirst ? 'dark-first' : 'light-first' },
+    scheme: {
+      familyOrder: preferences.familyOrder,
+      lightness: darkFirst ? 'dark-first' : 'light-first',
+      purposes: preferences.purposes,
+    },
     recipes: preferences.recipes,
   };
   const ready = request.kinds.length > 0 && request.unitIds.length > 0;

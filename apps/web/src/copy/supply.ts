@@ -17,6 +17,9 @@ export function addressOf(supply: SupplyView, units: readonly UnitView[]): strin
   return unit && supply.place ? slotAddress(unit, supply.place.slot) : null;
 }
 
+/** What a rack is called: "B Pad rack". */
+export const unitTitle = ({ letter, name }: Pick<UnitView, 'letter' | 'name'>): string => `${letter} ${name}`;
+
 /** "last used 3 days ago", or that it never was. */
 export const sayLastUsed = ({ stock }: SupplyView): string =>
   stock.lastUsedAt

@@ -1,8 +1,8 @@
 import type { UploadView } from '@red-shelf/contract';
 import { router } from 'expo-router';
-import { useState } from 'react';
 import { useMutation } from '@tanstack/react-query';
 import { uploadList } from '../api/client';
+import { useDraft } from '../form/useDraft';
 import { many } from '../copy/words';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
@@ -20,7 +20,7 @@ const DELIMITERS: Readonly<Record<string, string>> = {
 
 /** Bring in a list: choose a file, say what its columns are, look at what will happen, import. */
 export function ImportScreen() {
-  const [list, setList] = useState<{ name: string; upload: UploadView } | null>(null);
+  const [list, setList, clear] = useDraft<{ name: string; upload: UploadView } | null>('import', null);
   const send = useMutation({
     mutationFn: async (file: File) => ({ name: file.name, upload: await uploadList(file) }),
     onSuccess: setList,
@@ -50,8 +50,11 @@ export function ImportScreen() {
           <MappingStep
             key={list.upload.id}
             upload={list.upload}
-            onDone={() => router.replace('/stash')}
-            onOther={() => setList(null)}
+            onDone={() => {
+              clear();
+              router.replace('/stash');
+            }}
+            onOther={clear}
           />
         </>
       )}

@@ -13,12 +13,15 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Menu } from 'react-native-paper';
 import { call, routes } from '../api/client';
+import { useDraft } from '../form/useDraft';
 import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Chip } from '../ui/Chip';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { PreviewStep } from './PreviewStep';
+
+const MOST_NAME = 500;
 
 interface MappingStepProps {
   readonly upload: UploadView;
@@ -28,8 +31,12 @@ interface MappingStepProps {
 
 /** Says which column is what; the preview follows every change. */
 export function MappingStep({ upload, onDone, onOther }: MappingStepProps) {
-  const [mapping, setMapping] = useState<ColumnMapping>(upload.mapping);
-  const [kind, setKind] = useState<Kind>('ink');
+  // Kept by its headings, so that the same list chosen again is known again.
+  const [draft, setDraft] = useDraft<{ mapping: ColumnMapping; kind: Kind }>(
+    `columns.${upload.headings.join('|').slice(0, MOST_NAME)}`,
+    { mapping: upload.mapping, kind: 'ink' },
+  );
+  const { mapping, kind } = draft;
   const choices: ImportChoices = { mapping, defaults: { kind } };
   const preview = useQuery({
     queryKey: ['import', upload.id, choices],
@@ -47,7 +54,7 @@ export function MappingStep({ upload, onDone, onOther }: MappingStepProps) {
             <FieldMenu
               heading={heading || `column ${column + 1}`}
               field={fieldOf(mapping, column)}
-              onChoose={(field) => setMapping(remap(mapping, column, field))}
+              onChoose={(field) => setDraft({ ...draft, mapping: remap(mapping, column, field) })}
             />
             <Txt look="strong" lines={1}>
               {heading || '–'}
@@ -67,7 +74,7 @@ export function MappingStep({ upload, onDone, onOther }: MappingStepProps) {
             key={each}
             label={KIND_DEFINITIONS[each].plural}
             on={each === kind}
-            onPress={() => setKind(each)}
+            onPress={() => setDraft({ ...draft, kind: each })}
           />
         ))}
       </View>

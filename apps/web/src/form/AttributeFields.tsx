@@ -61,7 +61,7 @@ function AttributeField({
         onPress={() => field.onChange(field.value === 'yes' ? '' : 'yes')}
       />
     );
-  const hint = 'like' in attribute ? attribute.like : HINT[attribute.type];
+  const hint = ('like' in attribute && attribute.like) || HINT[attribute.type];
   return (
     <View style={styles.half}>
       <Field control={control} name={name} label={attribute.name} {...(hint ? { hint } : {})} />

@@ -12,6 +12,7 @@ import { many } from '../copy/words';
 import { ReasonRow } from '../stash/ReasonRow';
 import { colour, LIP, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
+import { useWhere } from '../order/useWhere';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
@@ -22,9 +23,10 @@ type Sort = 'running' | 'unplaced';
 export function GapsScreen() {
   const { stash, error } = useStash();
   const [sort, setSort] = useState<Sort>('running');
+  const where = useWhere(stash);
   const gaps = useMemo(
-    () => findGaps((stash?.supplies ?? []).map((supply) => ({ ...supply, placed: supply.place !== null }))),
-    [stash],
+    () => findGaps((stash?.supplies ?? []).map((supply) => ({ ...supply, placed: where(supply) !== null }))),
+    [stash, where],
   );
   if (!stash) return <Waiting error={error} />;
   const running = [...gaps.out, ...gaps.low];

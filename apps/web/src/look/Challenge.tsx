@@ -1,12 +1,12 @@
 import { isOnWall } from '@red-shelf/core';
 import type { ChallengeBody, RecordView } from '@red-shelf/contract';
 import { addDays, format, parseISO } from 'date-fns';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
 import { recordsOf, useRecords, type Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
-import { addressOf, sayLastUsed } from '../copy/supply';
+import { useDraft } from '../form/useDraft';
+import { addressOf, sayLastUsed, unitTitle } from '../copy/supply';
 import { many } from '../copy/words';
 import { ReasonRow } from '../stash/ReasonRow';
 import { UseButton } from '../stash/UseButton';
@@ -15,7 +15,6 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
-import { unitTitle } from './lookAt';
 
 const WEEKS = 2;
 const SHOWN = 5;
@@ -29,7 +28,7 @@ export function Challenge({ stash }: { readonly stash: Stash }) {
 }
 
 function Begin({ stash }: { readonly stash: Stash }) {
-  const [chosen, setChosen] = useState('');
+  const [chosen, setChosen, clear] = useDraft('challenge', '');
   const add = useChange((body: ChallengeBody) => call(routes.addRecord, { body: { body } }));
   const filled = new Set(stash.supplies.flatMap(({ place }) => place?.unitId ?? []));
   const units = stash.wall.units.filter(({ id, facts }) => isOnWall(facts) && filled.has(id));
@@ -38,13 +37,15 @@ function Begin({ stash }: { readonly stash: Stash }) {
   const begin = (): void => {
     if (!unit) return;
     const today = new Date();
-    add.mutate({
-      sort: 'challenge',
-      unitId: unit.id,
-      unitName: unitTitle(unit),
-      from: iso(today),
-      until: iso(addDays(today, WEEKS * 7)),
-    });
+    void add
+      .mutateAsync({
+        sort: 'challenge',
+        unitId: unit.id,
+        unitName: unitTitle(unit),
+        from: iso(today),
+        until: iso(addDays(today, WEEKS * 7)),
+      })
+      .then(clear, () => undefined);
   };
   return (
     <View style={styles.box} role="region" aria-label="Use only this box">

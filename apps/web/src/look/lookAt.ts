@@ -14,10 +14,10 @@ import {
   seasonState,
   type CapVerdict,
 } from '@red-shelf/core';
-import type { Preferences, SupplyView, UnitView } from '@red-shelf/contract';
+import type { Preferences, SupplyView } from '@red-shelf/contract';
 import { format, parseISO } from 'date-fns';
 import type { Stash } from '../api/queries';
-import { addressOf, sayLastUsed, sayWhat } from '../copy/supply';
+import { addressOf, sayLastUsed, sayWhat, unitTitle } from '../copy/supply';
 import { sayLeftOver } from '../copy/reasons';
 import { many } from '../copy/words';
 
@@ -129,6 +129,3 @@ export function lookAt(stash: Stash, preferences: Preferences, now: number): Loo
     })),
   };
 }
-
-/** Letter and name of a unit, as one says it. */
-export const unitTitle = ({ letter, name }: Pick<UnitView, 'letter' | 'name'>): string => `${letter} ${name}`;

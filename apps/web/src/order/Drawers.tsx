@@ -1,44 +1,101 @@
-import { pairSubjects, shareIntoDrawers, type Drawer, type Sortable } from '@red-shelf/core';
-import { useMemo, useState } from 'react';
+import {
+  drawerKey,
+  keepDrawers,
+  KIND_DEFINITIONS,
+  makeGroupOf,
+  pairSubjects,
+  shareIntoDrawers,
+  type Drawer,
+  type Kind,
+  type SortKey,
+} from '@red-shelf/core';
+import type { DrawersBody } from '@red-shelf/contract';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { call, routes } from '../api/client';
+import { recordsOf, useRecords, type Stash } from '../api/queries';
+import { useChange } from '../api/useChange';
 import { many } from '../copy/words';
+import { useDraft } from '../form/useDraft';
 import { space } from '../theme/tokens';
-import { ColourThreads } from '../ui/ColourThreads';
+import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
+import { DrawerLine } from './DrawerLine';
+import { KeptDrawers } from './KeptDrawers';
+import type { SortableSupply } from './useWhere';
 
 interface DrawersProps {
   /** In the order they would stand. */
-  readonly supplies: readonly (Sortable & { readonly hex: string })[];
-  readonly groupOf: (item: Sortable) => string;
+  readonly supplies: readonly SortableSupply[];
+  readonly recipe: readonly SortKey[];
+  readonly kind: Kind;
+  readonly form: string | null;
+  readonly stash: Stash;
+}
+
+/** The drawers of a kind: those that are kept, or a proposal to keep. */
+export function Drawers(props: DrawersProps) {
+  const { kind, form } = props;
+  const { data } = useRecords();
+  const plan = recordsOf(data, 'drawers').find(({ body }) => body.kind === kind && body.form === form);
+  return (
+    <View style={styles.box} role="region" aria-label="Drawers">
+      {plan ? (
+        <KeptDrawers plan={plan} supplies={props.supplies} stash={props.stash} />
+      ) : (
+        <Propose {...props} />
+      )}
+    </View>
+  );
 }
 
 const WAYS = ['in this order', 'whole groups, paired'] as const;
+const START = { typed: '6', way: WAYS[0] as string };
 
 /** So many drawers: which neighbours share one, which are split over two, so that each is about evenly filled. */
-export function Drawers({ supplies, groupOf }: DrawersProps) {
-  const [typed, setTyped] = useState('6');
-  const [way, setWay] = useState<string>(WAYS[0]);
+function Propose({ supplies, recipe, kind, form }: DrawersProps) {
+  const [draft, setDraft, clear] = useDraft(`drawers.${kind}.${form ?? ''}`, START);
+  const { typed, way } = draft;
   const n = Number(typed);
   const valid = Number.isInteger(n) && n >= 1 && n <= 200;
-  const drawers = useMemo(() => {
-    const counts = new Map<string, number>();
-    for (const item of supplies) counts.set(groupOf(item), (counts.get(groupOf(item)) ?? 0) + 1);
-    const groups = [...counts].map(([group, count]) => ({ group, count }));
-    if (!valid) return [];
-    return way === WAYS[0] ? shareIntoDrawers(groups, n) : pairSubjects(groups, n);
-  }, [supplies, groupOf, n, valid, way]);
+  const key = drawerKey(recipe);
   // Where groups come back later in the order, they are gathered, so colours are taken group by group.
   const byGroup = useMemo(() => {
-    const found = new Map<string, DrawersProps['supplies'][number][]>();
-    for (const item of supplies) found.set(groupOf(item), [...(found.get(groupOf(item)) ?? []), item]);
+    const groupOf = makeGroupOf(key, supplies);
+    const found = new Map<string, SortableSupply[]>();
+    for (const item of supplies) {
+      const there = found.get(groupOf(item));
+      if (there) there.push(item);
+      else found.set(groupOf(item), [item]);
+    }
     return found;
-  }, [supplies, groupOf]);
+  }, [supplies, key]);
+  const drawers = useMemo(() => {
+    const groups = [...byGroup].map(([group, { length: count }]) => ({ group, count }));
+    if (!valid) return [];
+    return way === WAYS[0] ? shareIntoDrawers(groups, n) : pairSubjects(groups, n);
+  }, [byGroup, n, valid, way]);
+  const keep = useChange((body: DrawersBody) => call(routes.addRecord, { body: { body } }));
   const fullest = Math.max(1, ...drawers.map(({ count }) => count));
+  const submit = (): void => {
+    const holds = keepDrawers(drawers, (group) => byGroup.get(group) ?? []);
+    keep.mutate(
+      {
+        sort: 'drawers',
+        name: `Drawers of ${KIND_DEFINITIONS[kind].plural.toLowerCase()}`,
+        kind,
+        form,
+        key,
+        drawers: holds.map((drawer) => ({ ...drawer, holds: [...drawer.holds] })),
+      },
+      { onSuccess: clear },
+    );
+  };
   return (
-    <View style={styles.box} role="region" aria-label="Drawers">
+    <>
       <Txt look="strong" level={2}>
         In how many drawers?
       </Txt>
@@ -46,36 +103,34 @@ export function Drawers({ supplies, groupOf }: DrawersProps) {
         <Input
           label="Drawers, trays or boxes"
           value={typed}
-          onChange={setTyped}
+          onChange={(text) => setDraft({ ...draft, typed: text })}
           numeric
           error={valid ? undefined : 'A whole number from 1 to 200.'}
         />
       </View>
-      <Choice label="Shared out" options={WAYS} value={way} onChange={setWay} />
+      <Choice
+        label="Shared out"
+        options={WAYS}
+        value={way}
+        onChange={(next) => setDraft({ ...draft, way: next })}
+      />
       {supplies.length === 0 && <Note>Nothing to share out yet.</Note>}
       <View role="list" style={styles.box}>
         {drawers.map((drawer, i) => (
-          <View key={i} role="listitem" style={styles.drawer}>
-            <Txt look="label" style={styles.number}>
-              {i + 1}
-            </Txt>
-            <View style={styles.words}>
-              <View style={{ width: `${(100 * drawer.count) / fullest}%` }}>
-                <ColourThreads
-                  items={drawer.parts.flatMap(({ group, from, to }) =>
-                    (byGroup.get(group) ?? []).slice(from, to),
-                  )}
-                  says={many(drawer.count, 'thing')}
-                  height={22}
-                  most={60}
-                />
-              </View>
-              <Txt>{sayDrawer(drawer)}</Txt>
-            </View>
-          </View>
+          <DrawerLine
+            key={i}
+            number={i + 1}
+            items={drawer.parts.flatMap(({ group, from, to }) => (byGroup.get(group) ?? []).slice(from, to))}
+            fullest={fullest}
+          >
+            <Txt>{sayDrawer(drawer)}</Txt>
+          </DrawerLine>
         ))}
       </View>
-    </View>
+      {drawers.length > 0 && (
+        <Button label="Keep these drawers" main busy={keep.isPending} onPress={submit} />
+      )}
+    </>
   );
 }
 
@@ -84,15 +139,16 @@ export function sayDrawer({ parts, count }: Drawer): string {
   const said = parts.map(({ group, from, to, of }) =>
     to - from === of ? group : `${group} (${from + 1} to ${to} of ${of})`,
   );
+  return `${listOf(said)}: ${many(count, 'thing')}`;
+}
+
+/** "red, orange and yellow". */
+function listOf(said: readonly string[]): string {
   const last = said.at(-1) ?? '';
-  const list = said.length > 1 ? `${said.slice(0, -1).join(', ')} and ${last}` : last;
-  return `${list}: ${many(count, 'thing')}`;
+  return said.length > 1 ? `${said.slice(0, -1).join(', ')} and ${last}` : last;
 }
 
 const styles = StyleSheet.create({
   box: { gap: space.s },
   row: { flexDirection: 'row', maxWidth: 240 },
-  drawer: { flexDirection: 'row', gap: space.s, alignItems: 'center' },
-  number: { width: 24, textAlign: 'right' },
-  words: { flex: 1, gap: 2 },
 });

@@ -1,14 +1,13 @@
 import {
+  attributesOf,
   DEFAULT_RECIPE,
-  labOf,
+  KIND_DEFINITIONS,
   makeRecipeOrder,
   recipeOf,
   SORT_KEYS,
   type Kind,
-  type Sortable,
   type SortKey,
 } from '@red-shelf/core';
-import type { SupplyView } from '@red-shelf/contract';
 import { useMemo, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences, type Stash } from '../api/queries';
@@ -21,13 +20,9 @@ import { Note } from '../ui/Note';
 import { SortableList } from '../ui/SortableList';
 import { Txt } from '../ui/Txt';
 import { Drawers } from './Drawers';
-import { drawerGroup, Strip } from './Strip';
-
-const toSortable = (supply: SupplyView): Sortable & { hex: string } => ({
-  ...supply,
-  lab: labOf(supply.hex),
-  uses: supply.stock.uses,
-});
+import { Purposes } from './Purposes';
+import { Strip } from './Strip';
+import { toSortable } from './useWhere';
 
 interface RecipeEditorProps {
   readonly stash: Stash;
@@ -117,9 +112,12 @@ export function RecipeEditor({ stash, kind, form, children }: RecipeEditorProps)
               <Button label="Back to the rainbow" onPress={() => save(null)} />
             )}
           </View>
+          {attributesOf(kind, form ?? KIND_DEFINITIONS[kind].defaultForm).some(
+            ({ id }) => id === 'purpose',
+          ) && <Purposes items={pile} />}
         </>
       }
-      second={<Drawers supplies={sorted} groupOf={drawerGroup(recipe, pile)} />}
+      second={<Drawers supplies={sorted} recipe={recipe} kind={kind} form={form} stash={stash} />}
     />
   );
 }

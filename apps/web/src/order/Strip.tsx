@@ -1,19 +1,9 @@
-import { headingOf, makerCounts, type Sortable, type SortKey } from '@red-shelf/core';
+import { drawerKey, makeGroupOf, type Sortable, type SortKey } from '@red-shelf/core';
 import { StyleSheet, View } from 'react-native';
 import { many } from '../copy/words';
 import { space } from '../theme/tokens';
 import { ColourThreads } from '../ui/ColourThreads';
 import { Txt } from '../ui/Txt';
-
-/** What a divider says in a drawer: the first key of the recipe that makes groups. */
-export function drawerGroup(
-  recipe: readonly SortKey[],
-  pile: readonly Sortable[],
-): (item: Sortable) => string {
-  const counts = makerCounts(pile);
-  const key = recipe.find((each) => !['lightness', 'name', 'code'].includes(each)) ?? 'family';
-  return (item) => headingOf(key, item, counts);
-}
 
 const MOST_SAID = 14;
 
@@ -25,7 +15,7 @@ export function Strip({
   readonly items: readonly (Sortable & { hex: string })[];
   readonly recipe: readonly SortKey[];
 }) {
-  const group = drawerGroup(recipe, items);
+  const group = makeGroupOf(drawerKey(recipe), items);
   const headings = items.map(group).filter((heading, i, all) => heading !== all[i - 1]);
   return (
     <View style={styles.box}>

@@ -12,13 +12,14 @@ import {
   type Made,
   type OwnAnswer,
 } from '@red-shelf/core';
-import type { SupplyView, UnitView } from '@red-shelf/contract';
+import type { SupplyView } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { Pressable, StyleSheet, View, type TextInput } from 'react-native';
 import { useStash } from '../api/queries';
 import { ColourWays } from '../colourways/ColourWays';
-import { addressOf, sayStock, sayWhat } from '../copy/supply';
+import { sayStock, sayWhat } from '../copy/supply';
+import { useWhere, type Where } from '../order/useWhere';
 import { Waiting } from '../frame/Waiting';
 import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -37,6 +38,7 @@ const ANY = 'its colour';
 export function OwnScreen() {
   const { q = '' } = useLocalSearchParams<{ q?: string }>();
   const { stash, error } = useStash();
+  const where = useWhere(stash);
   const [question, setQuestion] = useState(q);
   const [tool, setTool] = useState<'colour' | 'scan' | null>(null);
   const [made, setMade] = useState<string>(ANY);
@@ -84,12 +86,7 @@ export function OwnScreen() {
       )}
       <Verdict asked={asked} answers={answers} />
       {answers.map((answer) => (
-        <Answer
-          key={answer.item.id}
-          answer={answer}
-          wanted={hex.ok ? hex.hex : null}
-          units={stash.wall.units}
-        />
+        <Answer key={answer.item.id} answer={answer} wanted={hex.ok ? hex.hex : null} where={where} />
       ))}
       {hex.ok && (
         <View style={styles.manner}>
@@ -161,10 +158,10 @@ const sayReason = ({ reason }: OwnAnswer<SupplyView>): string =>
 interface AnswerProps {
   readonly answer: OwnAnswer<SupplyView>;
   readonly wanted: string | null;
-  readonly units: readonly UnitView[];
+  readonly where: Where;
 }
 
-function Answer({ answer, wanted, units }: AnswerProps) {
+function Answer({ answer, wanted, where }: AnswerProps) {
   const { item } = answer;
   const { have, meant } = doubling(item, formOf(item.kind, item.form).counting);
   return (
@@ -186,7 +183,7 @@ function Answer({ answer, wanted, units }: AnswerProps) {
         </Txt>
       </View>
       <Txt look="label" style={styles.address}>
-        {addressOf(item, units) ?? 'no place'}
+        {where(item) ?? 'no place'}
       </Txt>
     </Pressable>
   );

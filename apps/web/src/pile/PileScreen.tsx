@@ -5,7 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { StyleSheet, View, type TextInput } from 'react-native';
 import { call, routes } from '../api/client';
-import { recordsOf, useRecords, useStash } from '../api/queries';
+import { useRecords, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { AttributeFields } from '../form/AttributeFields';
 import { BLANK, startSaid } from '../form/model';
@@ -25,7 +25,7 @@ import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
 import { Entered } from './Entered';
 import { PasteList } from './PasteList';
-import { sharedForm, type PileSession } from './shared';
+import { isPile, sharedForm, type PileSession } from './shared';
 
 const FIRST: SupplyForm = { ...BLANK, said: startSaid(BLANK.kind, BLANK.form) };
 
@@ -33,7 +33,7 @@ const FIRST: SupplyForm = { ...BLANK, said: startSaid(BLANK.kind, BLANK.form) };
 export function PileScreen() {
   const { session: id } = useLocalSearchParams<{ session?: string }>();
   const { data, error } = useRecords();
-  const sessions = recordsOf(data, 'session').filter(({ body }) => body.what === 'pile');
+  const sessions = (data ?? []).filter(isPile);
   if (!data) return <Waiting error={error} />;
   const current = sessions.find((session) => session.id === id);
   if (current) return <Pile key={current.id} session={current} />;
@@ -55,6 +55,7 @@ function StartPile({ open }: { readonly open: readonly PileSession[] }) {
         name,
         kind,
         form: formId,
+        unitId: null,
         shared: {
           ...Object.fromEntries(Object.entries(said).filter(([, text]) => text)),
           maker,

@@ -1,7 +1,7 @@
 import { sortOutOrder, spaceFreed, VERDICTS, type Doubt, type Verdict } from '@red-shelf/core';
 import type { RecordView, SessionBody, SupplyView } from '@red-shelf/contract';
 import { format } from 'date-fns';
-import { router } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
@@ -17,6 +17,7 @@ import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
 import { useKeys } from '../ui/useKeys';
 import { Salvage } from './Salvage';
+import { inZone, Zones } from './Zones';
 
 export type Session = RecordView & { body: SessionBody };
 
@@ -45,12 +46,15 @@ export function Pile({
   readonly supplies: readonly SupplyView[];
 }) {
   const { stash } = useStash();
+  const { zone } = useLocalSearchParams<{ zone?: string }>();
   const [skipped, setSkipped] = useState<ReadonlySet<string>>(new Set());
   const decided = useMemo(() => new Set(session.body.done.map(({ supplyId }) => supplyId)), [session]);
   const [opened] = useState(() => Date.now());
   const order = useMemo(() => sortOutOrder(supplies, opened), [supplies, opened]);
+  const units = stash?.wall.units ?? [];
   const waiting = order.filter(({ item }) => !decided.has(item.id));
-  const next = waiting.find(({ item }) => !skipped.has(item.id)) ?? waiting[0];
+  const here = waiting.filter(({ item }) => inZone(item, zone, units));
+  const next = here.find(({ item }) => !skipped.has(item.id)) ?? here[0];
   const decide = useChange(({ supply, verdict }: { supply: SupplyView; verdict: Verdict }) =>
     call(routes.decideSupply, {
       id: supply.id,
@@ -77,6 +81,7 @@ export function Pile({
       verdict && took ? [{ verdict, space: took }] : [],
     ),
   );
+  const leave = (): void => router.setParams({ session: '', zone: '' });
   const total = session.body.done.length + waiting.length;
   return (
     <Page title={session.body.name} aside={`${session.body.done.length} of ${total} decided`}>
@@ -116,11 +121,18 @@ export function Pile({
               <Button label="Later" onPress={() => setSkipped(new Set([...skipped, next.item.id]))} />
             </View>
           ) : (
-            <Note>Every thing of this pile is decided.</Note>
+            <Note>
+              {waiting.length === 0
+                ? 'Every thing of this pile is decided.'
+                : `Every thing here is decided. ${many(waiting.length, 'thing')} of this pile ${waiting.length === 1 ? 'is' : 'are'} left elsewhere.`}
+            </Note>
           )
         }
         second={
           <>
+            {stash && session.body.unitId === null && (
+              <Zones session={session} waiting={waiting.map(({ item }) => item)} stash={stash} />
+            )}
             <View style={styles.box} role="list" aria-label="What it frees">
               {VERDICTS.map((verdict) => (
                 <View key={verdict} role="listitem">
@@ -134,14 +146,12 @@ export function Pile({
               ))}
             </View>
             <View style={styles.row}>
-              <Button label="Leave it for now" onPress={() => router.setParams({ session: '' })} />
+              <Button label="Leave it for now" onPress={leave} />
               <Button
                 label="This pile is done"
-                main={!next}
+                main={waiting.length === 0}
                 busy={finish.isPending}
-                onPress={() =>
-                  finish.mutate(undefined, { onSuccess: () => router.setParams({ session: '' }) })
-                }
+                onPress={() => finish.mutate(undefined, { onSuccess: leave })}
               />
             </View>
           </>

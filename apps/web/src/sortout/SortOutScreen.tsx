@@ -12,6 +12,7 @@ import { Button } from '../ui/Button';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
 import { Pile } from './Pile';
+import { unitTitle } from '../copy/supply';
 
 /** Sorting out, one pile at a time; a pile can be left and taken up again. */
 export function SortOutScreen() {
@@ -19,24 +20,35 @@ export function SortOutScreen() {
   const { stash, error } = useStash();
   const { data } = useRecords();
   const sessions = recordsOf(data, 'session').filter(({ body }) => body.what === 'sort out');
-  const start = useChange((kind: Kind) =>
+  const begin = useChange(({ of, ...what }: { of: string; kind: Kind | null; unitId: string | null }) =>
     call(routes.addRecord, {
       body: {
         body: {
           sort: 'session',
           what: 'sort out',
-          name: `${KIND_DEFINITIONS[kind].plural}, ${format(new Date(), 'd MMM yyyy')}`,
-          kind,
+          name: `${of}, ${format(new Date(), 'd MMM yyyy')}`,
           form: null,
+          ...what,
         },
       },
     }),
   );
+  const start = (of: string, what: { kind: Kind | null; unitId: string | null }): void =>
+    begin.mutate(
+      { of, ...what },
+      { onSuccess: ({ record }) => router.setParams({ session: record.id, zone: '' }) },
+    );
   if (!stash || !data) return <Waiting error={error} />;
   const current = sessions.find((each) => each.id === id);
   if (current)
     return (
-      <Pile session={current} supplies={stash.supplies.filter(({ kind }) => kind === current.body.kind)} />
+      <Pile
+        key={current.id}
+        session={current}
+        supplies={stash.supplies.filter(({ kind, place }) =>
+          current.body.unitId === null ? kind === current.body.kind : place?.unitId === current.body.unitId,
+        )}
+      />
     );
   const open = sessions.filter(({ body }) => body.finishedOn === null);
   return (
@@ -50,16 +62,23 @@ export function SortOutScreen() {
             <Button
               key={session.id}
               label={`${session.body.name}: ${session.body.done.length} decided`}
-              onPress={() => router.setParams({ session: session.id })}
+              onPress={() => router.setParams({ session: session.id, zone: '' })}
             />
           ))}
         </View>
       )}
       <View style={styles.box}>
         <Txt look="strong" level={2}>
-          Which pile bothers you most?
+          What bothers you most?
         </Txt>
-        <PainList stash={stash} />
+        <PainList
+          stash={stash}
+          busy={begin.isPending}
+          onStart={(unit) => start(unitTitle(unit), { kind: null, unitId: unit.id })}
+        />
+        <Txt look="strong" level={2}>
+          Or all of a kind
+        </Txt>
         {KINDS.map((kind) => {
           const pile = stash.supplies.filter(
             (supply) => supply.kind === kind && supply.facts.status !== 'gone',
@@ -70,10 +89,8 @@ export function SortOutScreen() {
             <Button
               key={kind}
               label={`${KIND_DEFINITIONS[kind].plural}: ${pile.length}, ${doubtful} with a question mark`}
-              disabled={start.isPending}
-              onPress={() =>
-                start.mutate(kind, { onSuccess: ({ record }) => router.setParams({ session: record.id }) })
-              }
+              disabled={begin.isPending}
+              onPress={() => start(KIND_DEFINITIONS[kind].plural, { kind, unitId: null })}
             />
           );
         })}

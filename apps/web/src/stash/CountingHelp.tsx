@@ -3,6 +3,7 @@ import type { StockRequestBody, SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences } from '../api/queries';
+import { useDraft } from '../form/useDraft';
 import { readMeasure } from '../measure/say';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -14,7 +15,8 @@ import { countingWays, type CountingAnswer, type CountingWay } from './countingW
 
 interface CountingHelpProps {
   readonly supply: SupplyView;
-  readonly onWrite: (body: StockRequestBody) => void;
+  /** Tells whether it was written. */
+  readonly onWrite: (body: StockRequestBody) => Promise<boolean>;
 }
 
 /** Counting without counting: by height, by mass, by turns. The answer comes with its range and where it comes from. */
@@ -34,9 +36,11 @@ export function CountingHelp({ supply, onWrite }: CountingHelpProps) {
 
 function WayForm({ way, supply, onWrite }: CountingHelpProps & { readonly way: CountingWay }) {
   const { preferences } = usePreferences();
-  const [typed, setTyped] = useState<Record<string, string>>(
-    Object.fromEntries(way.inputs.map(({ id, start }) => [id, start])),
+  const [kept, setTyped, clear] = useDraft<Readonly<Record<string, string>> | null>(
+    `measure.${supply.id}.${way.id}`,
+    null,
   );
+  const typed = kept ?? Object.fromEntries(way.inputs.map(({ id, start }) => [id, start]));
   const { answer, refusal } = work(way, typed, preferences.units);
   const items = formOf(supply.kind, supply.form).counting === 'fill' ? Math.max(1, supply.stock.items) : 1;
   return (
@@ -59,7 +63,9 @@ function WayForm({ way, supply, onWrite }: CountingHelpProps & { readonly way: C
           <Txt look="quiet">{answer.source}</Txt>
           <Button
             label="Note it as the count"
-            onPress={() => onWrite({ act: 'count', items, left: answer.left })}
+            onPress={() =>
+              void onWrite({ act: 'count', items, left: answer.left }).then((done) => done && clear())
+            }
           />
         </>
       )}

@@ -5,6 +5,7 @@ import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
 import { useChange } from '../api/useChange';
 import { sayParts } from '../copy/supply';
+import { useDraft } from '../form/useDraft';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Input } from '../ui/Input';
@@ -17,13 +18,18 @@ const USUAL_PACK = 25;
 
 /** Packs, cut bases and scraps of one card colour: open a pack, cut sheets, use a base or a scrap, count. */
 export function PartActs({ supply }: { readonly supply: SupplyView }) {
-  const [asking, setAsking] = useState<Asking>(null);
+  const [draft, setDraft, clear] = useDraft<Said | null>(`parts.${supply.id}`, null);
+  const [asking, setAsking] = useState<Asking>(draft?.asking ?? null);
   const act = useChange((body: StockRequestBody) => call(routes.actOnSupply, { id: supply.id, body }));
   const { parts } = formOf(supply.kind, supply.form);
   if (!parts) return null;
   const { packs = 0, bases = 0, scraps = 0 } = supply.stock.parts;
-  const write = (body: StockRequestBody) => act.mutate(body, { onSuccess: () => setAsking(null) });
-  const flip = (what: Asking) => setAsking(asking === what ? null : what);
+  const close = (): void => {
+    clear();
+    setAsking(null);
+  };
+  const write = (body: StockRequestBody) => act.mutate(body, { onSuccess: close });
+  const flip = (what: Asking) => (asking === what ? close() : setAsking(what));
   return (
     <View style={styles.box}>
       <Txt look="quiet">Beside the full sheets: {sayParts(supply) ?? 'no packs, bases or scraps'}</Txt>
@@ -38,34 +44,57 @@ export function PartActs({ supply }: { readonly supply: SupplyView }) {
         )}
         <Button label="Count these" onPress={() => flip('count')} />
       </View>
-      {asking && <Ask key={asking} asking={asking} supply={supply} busy={act.isPending} onWrite={write} />}
+      {asking && (
+        <Ask
+          key={asking}
+          said={draft?.asking === asking ? draft : startSaid(asking, supply)}
+          supply={supply}
+          busy={act.isPending}
+          onType={setDraft}
+          onWrite={write}
+        />
+      )}
     </View>
   );
 }
 
-interface AskProps {
+/** Numbers being said, as typed, by field. */
+interface Said {
   readonly asking: Exclude<Asking, null>;
+  readonly typed: Readonly<Record<string, string>>;
+}
+
+function startSaid(asking: Said['asking'], { facts, stock }: SupplyView): Said {
+  const perPack = facts.attributes?.perPack;
+  return {
+    asking,
+    typed: {
+      sheets: asking === 'open' ? String(typeof perPack === 'number' ? perPack : USUAL_PACK) : '1',
+      madeBases: '2',
+      madeScraps: '0',
+      packs: String(stock.parts.packs ?? 0),
+      bases: String(stock.parts.bases ?? 0),
+      scraps: String(stock.parts.scraps ?? 0),
+    },
+  };
+}
+
+interface AskProps {
+  readonly said: Said;
+  readonly onType: (said: Said) => void;
   readonly supply: SupplyView;
   readonly busy: boolean;
   readonly onWrite: (body: StockRequestBody) => void;
 }
 
-function Ask({ asking, supply, busy, onWrite }: AskProps) {
-  const perPack = supply.facts.attributes?.perPack;
-  const [typed, setTyped] = useState<Record<string, string>>({
-    sheets: asking === 'open' ? String(typeof perPack === 'number' ? perPack : USUAL_PACK) : '1',
-    madeBases: '2',
-    madeScraps: '0',
-    packs: String(supply.stock.parts.packs ?? 0),
-    bases: String(supply.stock.parts.bases ?? 0),
-    scraps: String(supply.stock.parts.scraps ?? 0),
-  });
+function Ask({ said, supply, busy, onType, onWrite }: AskProps) {
+  const { asking, typed } = said;
   const [refusal, setRefusal] = useState<string | null>(null);
   const field = (id: string, label: string) => (
     <Input
       label={label}
       value={typed[id] ?? ''}
-      onChange={(text) => setTyped({ ...typed, [id]: text })}
+      onChange={(text) => onType({ asking, typed: { ...typed, [id]: text } })}
       numeric
     />
   );

@@ -4,9 +4,9 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View, type TextInput } from 'react-native';
 import { usePreferences, useStash } from '../api/queries';
-import { addressOf } from '../copy/supply';
 import { many, words } from '../copy/words';
 import { Waiting } from '../frame/Waiting';
+import { useWhere } from '../order/useWhere';
 import { colour, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Chip } from '../ui/Chip';
@@ -48,13 +48,17 @@ export function StashScreen() {
     () => stash && { ...stash, supplies: inRainbow(stash.supplies, preferences) },
     [stash, preferences],
   );
+  const where = useWhere(stash);
   const found = useFound(ordered, query);
   const passing = useMemo(
-    () => (found ?? ordered?.supplies ?? []).filter((supply) => passes(supply, filters)),
-    [found, ordered, filters],
+    () => (found ?? ordered?.supplies ?? []).filter((supply) => passes(supply, filters, where)),
+    [found, ordered, filters, where],
   );
   const { shown, hidden } = useInSeason(passing, found !== undefined);
-  const rows = useMemo(() => (found || tiles ? foundRows(shown) : familyRows(shown)), [found, shown, tiles]);
+  const rows = useMemo(
+    () => (found || tiles ? foundRows(shown) : familyRows(shown, where)),
+    [found, shown, tiles, where],
+  );
   const narrow = (next: Filters) => router.setParams(paramsOf({ ...next, query }));
   // The address follows when the typing pauses: it need not be rewritten for every key.
   useEffect(() => {
@@ -76,9 +80,7 @@ export function StashScreen() {
   useKeys({ '/': () => field.current?.focus(), ...(chosen ? { Escape: close } : {}) });
   if (!stash) return <Waiting error={error} />;
 
-  const panel = chosen ? (
-    <SupplyPanel key={chosen} id={chosen} units={stash.wall.units} onClose={close} />
-  ) : null;
+  const panel = chosen ? <SupplyPanel key={chosen} id={chosen} where={where} onClose={close} /> : null;
   if (panel && !wide) return panel;
   const on = filterCount(filters);
   const press = picked ? pick : open;
@@ -161,14 +163,14 @@ export function StashScreen() {
               ) : (
                 <SupplyRow
                   supply={item.supply}
-                  address={addressOf(item.supply, stash.wall.units)}
+                  address={where(item.supply)}
                   selected={isOn(item.supply.id)}
                   picking={picked !== null}
                   onPress={press}
                 />
               )
             }
-            extraData={[chosen, picked]}
+            extraData={[chosen, picked, where]}
             contentContainerStyle={styles.foot}
           />
         </View>

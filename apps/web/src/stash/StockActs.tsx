@@ -6,6 +6,7 @@ import { TextInput } from 'react-native-paper';
 import { call, routes } from '../api/client';
 import { useChange } from '../api/useChange';
 import { useHeld } from '../api/useHeld';
+import { useDraft } from '../form/useDraft';
 import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
@@ -26,8 +27,21 @@ const actsOf = (form: FormDefinition): ActName[] =>
     ? ['use', 'refill', 'count', 'buy', 'discard']
     : ['use', 'count', 'buy', 'discard'];
 
-/** What the amount field starts with. */
-function startAmount(act: ActName, { stock }: SupplyView, form: FormDefinition): string {
+/** An amount being said: of which act, as typed, and how full. */
+interface Amount {
+  readonly act: Exclude<ActName, 'refill'>;
+  readonly text: string;
+  readonly level: Level;
+}
+
+/** What the amount starts with. */
+const startAmount = (act: Amount['act'], supply: SupplyView, form: FormDefinition): Amount => ({
+  act,
+  text: startText(act, supply, form),
+  level: levelOf(supply.stock, form.usesPerFill ?? 1),
+});
+
+function startText(act: ActName, { stock }: SupplyView, form: FormDefinition): string {
   if (form.counting === 'length') {
     if (act === 'count') return printLength(stock.left, 'm');
     return act === 'buy' ? printLength(form.usualPurchase, 'm') : '';
@@ -44,14 +58,27 @@ interface StockActsProps {
 /** Use, refill, count, buy, discard: each writes one line into the ledger. */
 export function StockActs({ supply, startWith }: StockActsProps) {
   const form = formOf(supply.kind, supply.form);
-  const [asking, setAsking] = useState<ActName | null>(startWith);
+  const [draft, setDraft, clear] = useDraft<Amount | null>(`stock.${supply.id}`, null);
+  const [asking, setAsking] = useState<ActName | null>(startWith ?? draft?.act ?? null);
   const act = useChange((body: StockRequestBody) => call(routes.actOnSupply, { id: supply.id, body }));
-  const write = (body: StockRequestBody) => act.mutate(body, { onSuccess: () => setAsking(null) });
+  const close = () => {
+    clear();
+    setAsking(null);
+  };
+  const write = (body: StockRequestBody): Promise<boolean> =>
+    act.mutateAsync(body).then(
+      () => {
+        close();
+        return true;
+      },
+      () => false,
+    );
   // One tap is enough where the answer is nearly always "one"; the rest asks how much.
   const press = (name: ActName) => {
-    if (name === 'refill') write({ act: 'refill' });
-    else if (name === 'use' && form.counting !== 'length') write({ act: 'use', amount: 1 });
-    else setAsking(asking === name ? null : name);
+    if (name === 'refill') void write({ act: 'refill' });
+    else if (name === 'use' && form.counting !== 'length') void write({ act: 'use', amount: 1 });
+    else if (asking === name) close();
+    else setAsking(name);
   };
   return (
     <View style={styles.box}>
@@ -67,7 +94,15 @@ export function StockActs({ supply, startWith }: StockActsProps) {
         ))}
       </View>
       {asking && asking !== 'refill' && (
-        <Ask key={asking} act={asking} supply={supply} form={form} busy={act.isPending} onWrite={write} />
+        <Ask
+          key={asking}
+          amount={draft?.act === asking ? draft : startAmount(asking, supply, form)}
+          supply={supply}
+          form={form}
+          busy={act.isPending}
+          onType={setDraft}
+          onWrite={write}
+        />
       )}
       <Kept supply={supply} />
       <PartActs supply={supply} />
@@ -97,26 +132,26 @@ function Kept({ supply }: { readonly supply: SupplyView }) {
 }
 
 interface AskProps {
-  readonly act: Exclude<ActName, 'refill'>;
+  readonly amount: Amount;
   readonly supply: SupplyView;
   readonly form: FormDefinition;
   readonly busy: boolean;
-  readonly onWrite: (body: StockRequestBody) => void;
+  readonly onType: (amount: Amount) => void;
+  readonly onWrite: (body: StockRequestBody) => Promise<boolean>;
 }
 
-function Ask({ act, supply, form, busy, onWrite }: AskProps) {
-  const [text, setText] = useState(startAmount(act, supply, form));
-  const [level, setLevel] = useState<Level>(levelOf(supply.stock, form.usesPerFill ?? 1));
+function Ask({ amount: said, supply, form, busy, onType, onWrite }: AskProps) {
+  const { act, text, level } = said;
   const [refusal, setRefusal] = useState<string | null>(null);
   const counting = act === 'count';
   const submit = () => {
     const reading = readAmount(text, counting ? level : 'full', form);
     if (!reading.ok) return setRefusal(reading.message);
     const { items, left } = reading.count;
-    if (counting) return onWrite({ act, items, left });
+    if (counting) return void onWrite({ act, items, left });
     const amount = form.counting === 'fill' ? items : left;
     if (amount === 0) return setRefusal('Nothing is not an amount; give something above 0.');
-    return onWrite({ act, amount });
+    return void onWrite({ act, amount });
   };
   return (
     <View style={styles.ask}>
@@ -127,13 +162,15 @@ function Ask({ act, supply, form, busy, onWrite }: AskProps) {
         label={AMOUNT_LABEL[form.counting]}
         aria-label={AMOUNT_LABEL[form.counting]}
         value={text}
-        onChangeText={setText}
+        onChangeText={(next) => onType({ ...said, text: next })}
         onSubmitEditing={submit}
         inputMode={form.counting === 'length' ? 'text' : 'numeric'}
         autoFocus
         style={styles.input}
       />
-      {counting && form.counting === 'fill' && <LevelChoice value={level} onChange={setLevel} />}
+      {counting && form.counting === 'fill' && (
+        <LevelChoice value={level} onChange={(next) => onType({ ...said, level: next })} />
+      )}
       {refusal && <Note sort="error">{refusal}</Note>}
       <Button label={`Note it: ${ACT_NAMES[act].toLowerCase()}`} main busy={busy} onPress={submit} />
       {counting && <CountingHelp supply={supply} onWrite={onWrite} />}

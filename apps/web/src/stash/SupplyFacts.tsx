@@ -10,6 +10,7 @@ import { colour, LIP, space } from '../theme/tokens';
 import { Flag, Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { FamilyAsk } from './FamilyAsk';
+import { PlaceOffers } from './PlaceOffers';
 import { useSupplyChange } from './useSupplyChange';
 
 /** What is known of a supply, in the order one asks: what, where, how much, which colour, what else. */
@@ -44,10 +45,9 @@ export function SupplyFacts({
           <View style={styles.lip} />
         </View>
       ) : (
-        <Note sort="attention">
-          It has no place yet. Arrange gives it one, or tap an open slot on the wall.
-        </Note>
+        <Note sort="attention">It has no place yet.</Note>
       )}
+      {!supply.place && <PlaceOffers supply={supply} />}
       <Standing supply={supply} />
       <Txt>
         <Txt look="number">{sayStock(supply)}</Txt> · {sayLastUsed(supply)}

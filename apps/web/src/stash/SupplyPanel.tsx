@@ -1,12 +1,13 @@
 import { FAMILY_GROUP_INFO, formOf, inkOn } from '@red-shelf/core';
-import type { SupplyView, UnitView } from '@red-shelf/contract';
+import type { SupplyView } from '@red-shelf/contract';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { useSupply } from '../api/queries';
 import { Waiting } from '../frame/Waiting';
-import { addressOf, sayEntry } from '../copy/supply';
+import { sayEntry } from '../copy/supply';
 import { cautionOf, words } from '../copy/words';
+import type { Where } from '../order/useWhere';
 import { colour, radius, space, TOUCH } from '../theme/tokens';
 import { Caution } from '../ui/Caution';
 import { Icon } from '../ui/Icon';
@@ -22,12 +23,12 @@ import { Swatches } from './Swatches';
 
 interface SupplyPanelProps {
   readonly id: string;
-  readonly units: readonly UnitView[];
+  readonly where: Where;
   readonly onClose: () => void;
 }
 
 /** One supply in full: colour, place, what is left, what can be done, what has happened. */
-export function SupplyPanel({ id, units, onClose }: SupplyPanelProps) {
+export function SupplyPanel({ id, where, onClose }: SupplyPanelProps) {
   const { data, error } = useSupply(id);
   const [editing, setEditing] = useState(false);
   if (!data)
@@ -52,7 +53,7 @@ export function SupplyPanel({ id, units, onClose }: SupplyPanelProps) {
         <EditForm supply={supply} onDone={() => setEditing(false)} />
       ) : (
         <>
-          <SupplyFacts supply={supply} address={addressOf(supply, units)} />
+          <SupplyFacts supply={supply} address={where(supply)} />
           <StockPart supply={supply} />
           <Manage supply={supply} onEdit={() => setEditing(true)} onRemoved={onClose} />
           {caution && <Caution id={caution}>{words[caution]}</Caution>}

@@ -1,5 +1,8 @@
 import { supply } from '../test/harness';
-import { filterCount, filtersOf, paramsOf, passes } from './filters';
+import { filterCount, filtersOf, paramsOf, passes as passesIn, type Filters } from './filters';
+
+const where = ({ place }: ReturnType<typeof supply>) => (place ? 'B2·02' : null);
+const passes = (thing: ReturnType<typeof supply>, filters: Filters) => passesIn(thing, filters, where);
 
 test('the address says the filters and gives them back', () => {
   const filters = filtersOf({
@@ -27,6 +30,8 @@ test('filters combine, and what is gone shows only when asked for', () => {
   expect(passes(ink, filtersOf({ kind: 'ink', tag: 'wet', asks: 'unswatched' }))).toBe(true);
   expect(passes(ink, filtersOf({ kind: 'ink', tag: 'wet', asks: 'unswatched.unused' }))).toBe(false);
   expect(passes(ink, filtersOf({ family: 'red' }))).toBe(false);
+  expect(passes(ink, filtersOf({ asks: 'unplaced' }))).toBe(false);
+  expect(passes(supply({ place: null }), filtersOf({ asks: 'unplaced' }))).toBe(true);
   const asked = supply({ familyOverride: 'teal', familyReason: 'between green and teal' });
   expect(passes(asked, filtersOf({ asks: 'unsure' }))).toBe(true);
 });

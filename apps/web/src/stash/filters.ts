@@ -8,6 +8,7 @@ import {
   type Status,
 } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
+import type { Where } from '../order/useWhere';
 
 /** Questions one asks of a stash; several may be asked at once. */
 export const ASKS = {
@@ -59,9 +60,9 @@ export const paramsOf = (filters: Filters): Record<string, string> => ({
   asks: filters.asks.join('.'),
 });
 
-const TESTS: Readonly<Record<Ask, (supply: SupplyView) => boolean>> = {
+const TESTS: Readonly<Record<Ask, (supply: SupplyView, where: Where) => boolean>> = {
   low: ({ stock }) => stock.state !== 'ok',
-  unplaced: ({ place }) => place === null,
+  unplaced: (supply, where) => where(supply) === null,
   unused: ({ stock, facts }) => stock.uses === 0 && !facts.collection,
   unswatched: ({ facts }) => (facts.swatches ?? []).length === 0,
   unsure: ({ familyOverride, familyReason }) => familyOverride !== null && familyReason.startsWith('between'),
@@ -69,13 +70,17 @@ const TESTS: Readonly<Record<Ask, (supply: SupplyView) => boolean>> = {
 };
 
 /** Whether a supply passes every filter. Things that are gone show only when asked for. */
-export function passes(supply: SupplyView, { kind, family, status, tag, asks }: Filters): boolean {
+export function passes(
+  supply: SupplyView,
+  { kind, family, status, tag, asks }: Filters,
+  where: Where,
+): boolean {
   const standing = statusOf(supply.facts);
   if (status ? standing !== status : standing === 'gone') return false;
   if (kind && supply.kind !== kind) return false;
   if (family && supply.group !== family) return false;
   if (tag && !supply.facts.tags?.includes(tag)) return false;
-  return asks.every((ask) => TESTS[ask](supply));
+  return asks.every((ask) => TESTS[ask](supply, where));
 }
 
 /** How many filters are on beside the search and the kind. */

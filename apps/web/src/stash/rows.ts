@@ -1,5 +1,6 @@
 import { keyed, makeRainbowOrder, type FamilyGroup } from '@red-shelf/core';
 import type { Preferences, SupplyView } from '@red-shelf/contract';
+import type { Where } from '../order/useWhere';
 import { isInOrder } from '../api/queries';
 
 /** A line of the stash list: a family's header, or a supply under it. */
@@ -24,7 +25,7 @@ export function inRainbow(supplies: readonly SupplyView[], preferences: Preferen
 }
 
 /** Supplies in rainbow order under the headers of their families. */
-export function familyRows(ordered: readonly SupplyView[]): StashRow[] {
+export function familyRows(ordered: readonly SupplyView[], where: Where): StashRow[] {
   const groups = new Map<FamilyGroup, SupplyView[]>();
   for (const supply of ordered) {
     const members = groups.get(supply.group);
@@ -37,7 +38,7 @@ export function familyRows(ordered: readonly SupplyView[]): StashRow[] {
       group,
       count: members.length,
       low: members.filter(({ stock }) => stock.state !== 'ok').length,
-      unplaced: members.filter(({ place }) => place === null).length,
+      unplaced: members.filter((supply) => where(supply) === null).length,
     },
     ...members.map((supply): StashRow => ({ sort: 'supply', supply })),
   ]);

@@ -1,12 +1,19 @@
-import { makeStashSearch, searchable, type StashSearch } from '@red-shelf/core';
-import type { SupplyView, UnitView } from '@red-shelf/contract';
-import { addressOf } from '../copy/supply';
+import { makeStashSearch, meaningsOf, searchable, type Purpose, type StashSearch } from '@red-shelf/core';
+import type { SupplyView } from '@red-shelf/contract';
+import type { Where } from '../order/useWhere';
 
 /** Makes a search over the stash in plain words; texts are prepared once for many queries. */
 export const makeSearch = (
   supplies: readonly SupplyView[],
-  units: readonly UnitView[],
+  where: Where,
+  purposes: readonly Purpose[] = [],
 ): StashSearch<SupplyView> =>
   makeStashSearch(
-    supplies.map((supply) => searchable(supply, { ...supply, address: addressOf(supply, units) })),
+    supplies.map((supply) =>
+      searchable(supply, {
+        ...supply,
+        address: where(supply),
+        also: meaningsOf(supply.facts, purposes),
+      }),
+    ),
   );

@@ -1,8 +1,11 @@
 import { isOnWall, painOf } from '@red-shelf/core';
+import type { UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { recordsOf, usePreferences, useRecords, type Stash } from '../api/queries';
+import { unitTitle } from '../copy/supply';
+import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Txt } from '../ui/Txt';
 import { useSlots } from '../wall/useWall';
@@ -38,23 +41,47 @@ export function usePains(stash: Stash | undefined) {
   return { slots, judged };
 }
 
+interface PainListProps {
+  readonly stash: Stash;
+  readonly busy: boolean;
+  /** Begins with one of them. */
+  readonly onStart: (unit: UnitView) => void;
+}
+
 /** The places that hurt most, for starting there. */
-export function PainList({ stash }: { readonly stash: Stash }) {
-  const { judged } = usePains(stash);
+export function PainList({ stash, busy, onStart }: PainListProps) {
+  const { judged, slots } = usePains(stash);
   const worst = judged.filter(({ unit, score }) => score > 0 && isOnWall(unit.facts)).slice(0, WORST);
   if (worst.length === 0) return null;
   return (
-    <View>
-      <View role="list" aria-label="Where it hurts most">
+    <View style={styles.box}>
+      <View role="list" aria-label="Where it hurts most" style={styles.box}>
         {worst.map(({ unit, pains }) => (
-          <View key={unit.id} role="listitem">
-            <Txt look="quiet">
-              {unit.letter} {unit.name}: {pains.map(sayPain).join(', ')}
+          <View key={unit.id} role="listitem" style={styles.place}>
+            <Txt look="quiet" style={styles.words}>
+              {unitTitle(unit)}: {pains.map(sayPain).join(', ')}
             </Txt>
+            {slots.get(unit.id)?.some((supply) => supply !== null) && (
+              <Button
+                label="Start here"
+                says={`Sort out ${unitTitle(unit)}`}
+                disabled={busy}
+                onPress={() => onStart(unit)}
+              />
+            )}
           </View>
         ))}
       </View>
-      <Button label="All storage" onPress={() => router.push('/storage')} />
+      <View style={styles.start}>
+        <Button label="All storage" onPress={() => router.push('/storage')} />
+      </View>
     </View>
   );
 }
+
+const styles = StyleSheet.create({
+  box: { gap: space.s },
+  place: { flexDirection: 'row', alignItems: 'center', gap: space.s },
+  words: { flex: 1 },
+  start: { alignItems: 'flex-start' },
+});

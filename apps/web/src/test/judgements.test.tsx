@@ -202,8 +202,11 @@ test('where it hurts most is said with reasons', () => {
     wall: { roomName: 'Room', units: [unit({ facts: { cap: 2, standing: 'worn' } })] },
     byId: new Map(),
   };
-  show(<PainList stash={stash} />);
+  const start = jest.fn();
+  show(<PainList stash={stash} busy={false} onStart={start} />);
   expect(screen.getByText('B Pad rack: full: 2 of 2, worn, no labels')).toBeTruthy();
+  press('Sort out B Pad rack');
+  expect(start).toHaveBeenCalledWith(expect.objectContaining({ id: 'u1' }));
 });
 
 test('racks that are put away are neither on the wall nor offered for arranging', async () => {

@@ -7,6 +7,8 @@ import { change, fakeServer, Refused, show } from './harness';
 jest.mock('expo-router', () => ({ router: { push: jest.fn(), replace: jest.fn() } }));
 jest.mock('../data/files', () => ({ chooseFile: jest.fn(), saveFrom: jest.fn() }));
 
+beforeEach(() => localStorage.clear());
+
 const file = (name: string) => ({ name, size: 100 }) as File;
 const choosing = (name: string) => jest.mocked(chooseFile).mockResolvedValueOnce(file(name));
 const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { SupplyPanel } from '../stash/SupplyPanel';
-import { change, fakeServer, Refused, show, supply, unit, type Sent } from './harness';
+import { change, fakeServer, Refused, show, supply, type Sent } from './harness';
 
 jest.mock('expo-router', () => ({
   router: { push: jest.fn(), setParams: jest.fn() },
@@ -21,7 +21,7 @@ function open(answers: Parameters<typeof fakeServer>[0] = {}, thing = supply()):
     [`POST /api/supplies/${thing.id}/ledger`]: { supply: thing, change: change() },
     ...answers,
   });
-  show(<SupplyPanel id={thing.id} units={[unit()]} onClose={jest.fn()} />);
+  show(<SupplyPanel id={thing.id} where={() => 'B2·02'} onClose={jest.fn()} />);
   return sent;
 }
 

@@ -4,6 +4,7 @@ import { saySlot } from '../copy/slot';
 import { readAmount } from '../stash/amount';
 import { DEFAULT_PREFERENCES } from '../api/queries';
 import { familyRows, inRainbow } from '../stash/rows';
+import { makeWhere } from '../order/useWhere';
 import { makeSearch } from '../stash/search';
 import { SupplyRow } from '../stash/SupplyRow';
 import { formOf } from '@red-shelf/core';
@@ -35,6 +36,8 @@ test('screen readers hear a slot whole', () => {
   expect(saySlot('B2·05', null)).toBe('Slot B2·05, open');
 });
 
+const where = makeWhere([], [unit()], [], DEFAULT_PREFERENCES);
+
 test('the list stands under family headers in rainbow order, of one kind when asked', () => {
   const list = [
     supply(),
@@ -47,9 +50,10 @@ test('the list stands under family headers in rainbow order, of one kind when as
         list.filter(({ kind }) => kind === 'ink'),
         DEFAULT_PREFERENCES,
       ),
+      where,
     ).map((row) => (row.sort === 'family' ? row.group : row.supply.id)),
   ).toEqual(['red', 's2', 'green', 's1']);
-  expect(familyRows(inRainbow(list, DEFAULT_PREFERENCES))[0]).toMatchObject({
+  expect(familyRows(inRainbow(list, DEFAULT_PREFERENCES), where)[0]).toMatchObject({
     count: 1,
     unplaced: 1,
     low: 0,
@@ -59,7 +63,7 @@ test('the list stands under family headers in rainbow order, of one kind when as
 test('search finds by family, code, kind and place', () => {
   const search = makeSearch(
     [supply(), supply({ id: 's2', name: 'Kiln', code: '7', group: 'red', family: 'red', place: null })],
-    [unit()],
+    where,
   );
   const ids = (query: string) => search.find(query).map(({ id }) => id);
   expect([ids('green ink'), ids('418'), ids('B2·02'), ids('unplaced'), ids('teal')]).toEqual([

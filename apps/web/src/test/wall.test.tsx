@@ -6,7 +6,10 @@ import { SlotPanel } from '../wall/SlotPanel';
 import { UnitDrawing } from '../wall/UnitDrawing';
 import { change, fakeServer, show, supply, unit } from './harness';
 
-jest.mock('expo-router', () => ({ router: { push: jest.fn(), replace: jest.fn() } }));
+jest.mock('expo-router', () => ({
+  router: { push: jest.fn(), replace: jest.fn() },
+  useLocalSearchParams: () => ({}),
+}));
 
 const RED = supply({
   id: 's2',

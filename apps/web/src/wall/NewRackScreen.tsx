@@ -1,7 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { UNIT_TEMPLATES, type UnitTemplate } from '@red-shelf/core';
 import { newUnit, type NewUnit } from '@red-shelf/contract';
-import { router } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
@@ -24,9 +24,11 @@ const [FIRST] = UNIT_TEMPLATES;
 
 /** Put up a rack: choose its sort, say how many rows and columns, see it drawn. */
 export function NewRackScreen() {
+  const { template: asked } = useLocalSearchParams<{ template?: string }>();
+  const wanted = UNIT_TEMPLATES.find(({ id }) => id === asked);
   const form = useForm<NewUnit>({
     resolver: zodResolver(newUnit),
-    defaultValues: FIRST ? remembered('rack', from(FIRST)) : {},
+    defaultValues: wanted ? from(wanted) : FIRST ? remembered('rack', from(FIRST)) : {},
   });
   const given = useWatch({ control: form.control });
   useEffect(() => remember('rack', given), [given]);

@@ -1,7 +1,8 @@
 import { slotCount } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { useDeferredValue, useEffect, useMemo } from 'react';
-import type { Stash } from '../api/queries';
+import { usePreferences, type Stash } from '../api/queries';
+import { useWhere } from '../order/useWhere';
 import { makeSearch } from '../stash/search';
 
 /** What lives in every slot of every unit, in reading order. */
@@ -25,12 +26,16 @@ const READY_AFTER_MS = 800;
 
 /** Supplies a query finds, best first; undefined when nothing is searched for. */
 export function useFound(stash: Stash | undefined, query: string): readonly SupplyView[] | undefined {
+  const {
+    preferences: { purposes },
+  } = usePreferences();
+  const where = useWhere(stash);
   const wanted = useDeferredValue(query.trim());
   // Prepared when first searched, so that merely looking at the stash costs nothing.
   const search = useMemo(() => {
     let made: ReturnType<typeof makeSearch> | undefined;
-    return (text: string) => stash && (made ??= makeSearch(stash.supplies, stash.wall.units)).find(text);
-  }, [stash]);
+    return (text: string) => stash && (made ??= makeSearch(stash.supplies, where, purposes)).find(text);
+  }, [stash, where, purposes]);
   // A moment after the screen stands, so that the first key finds it ready too.
   useEffect(() => {
     const timer = setTimeout(() => search('a'), READY_AFTER_MS);

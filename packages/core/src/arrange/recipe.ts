@@ -1,6 +1,8 @@
 import type { FamilyGroup } from '../colour/families';
 import { chromaOf, hueOf, type Lab } from '../colour/lab';
 import type { Finish } from '../colour/family';
+import { purposesOf } from '../gather/purposes';
+import { fold } from '../search/fold';
 import { envelopeOf } from '../supply/envelope';
 import type { Facts } from '../supply/facts';
 import { seasonOf, SEASONS } from '../nudges/seasons';
@@ -19,6 +21,7 @@ export const SORT_KEYS = [
   'maker',
   'range',
   'theme',
+  'purpose',
   'season',
   'how often used',
   'family',
@@ -103,7 +106,9 @@ export function headingOf(key: SortKey, item: Sortable, counts: ReadonlyMap<stri
     case 'range':
       return item.range || 'no range';
     case 'theme':
-      return text(attributes?.theme) || text(attributes?.purpose) || text(item.facts.tags?.[0]) || 'no theme';
+      return text(attributes?.theme) || purposeOf(item) || text(item.facts.tags?.[0]) || 'no theme';
+    case 'purpose':
+      return purposeOf(item) || 'no purpose';
     case 'season':
       return seasonOf(item.facts) ?? 'all year';
     case 'how often used':
@@ -117,6 +122,9 @@ export function headingOf(key: SortKey, item: Sortable, counts: ReadonlyMap<stri
   }
 }
 
+/** The section a thing lives in: the first of its purposes. */
+const purposeOf = ({ facts }: Sortable): string => fold(purposesOf(facts)[0] ?? '');
+
 const LISTS: Partial<Record<SortKey, readonly string[]>> = {
   kind: KINDS,
   season: ['all year', ...SEASONS],
@@ -124,7 +132,7 @@ const LISTS: Partial<Record<SortKey, readonly string[]>> = {
   'print or solid': ['solids', 'prints'],
 };
 /** Headings that stand for "nothing said" go last. */
-const LAST = new Set(['not said', 'mixed', 'no range', 'no theme']);
+const LAST = new Set(['not said', 'mixed', 'no range', 'no theme', 'no purpose']);
 
 type Order = (a: Sortable, b: Sortable) => number;
 
@@ -142,10 +150,13 @@ export function makeRecipeOrder(recipe: Recipe, scheme: Scheme, items: readonly 
     if (key === 'lightness') return byLightness;
     if (key === 'name' || key === 'code') return (a, b) => NATURAL.compare(a[key], b[key]);
     const list = LISTS[key];
+    const own = key === 'purpose' ? purposeRanks(scheme) : null;
     return (a, b) => {
       const [p, q] = [headingOf(key, a, counts), headingOf(key, b, counts)];
       if (p === q) return 0;
       if (list) return list.indexOf(p) - list.indexOf(q);
+      const byOwn = own ? (own.get(p) ?? own.size) - (own.get(q) ?? own.size) : 0;
+      if (byOwn !== 0) return byOwn;
       return Number(LAST.has(p)) - Number(LAST.has(q)) || NATURAL.compare(p, q);
     };
   });
@@ -163,6 +174,10 @@ export function makeRecipeOrder(recipe: Recipe, scheme: Scheme, items: readonly 
     return 0;
   };
 }
+
+/** Rank of each purpose the person has put in order, by its folded name. */
+const purposeRanks = ({ purposes = [] }: Scheme): Map<string, number> =>
+  new Map(purposes.map(({ name }, rank) => [fold(name), rank]));
 
 export function makerCounts(items: readonly { readonly maker: string }[]): Map<string, number> {
   const counts = new Map<string, number>();

@@ -23,6 +23,8 @@ interface Measure extends Common {
 }
 interface Plain extends Common {
   readonly type: 'text' | 'number' | 'flag';
+  /** Shown as an example under the field. */
+  readonly like?: string;
 }
 interface Paper extends Common {
   readonly type: 'paper';
@@ -50,7 +52,7 @@ const measure =
   });
 const plain =
   (type: Plain['type']) =>
-  (id: string, name: string, more: Partial<Pick<Plain, 'ask' | 'forms'>> = {}): Plain => ({
+  (id: string, name: string, more: Partial<Pick<Plain, 'ask' | 'forms' | 'like'>> = {}): Plain => ({
     type,
     id,
     name,

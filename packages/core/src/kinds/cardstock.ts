@@ -33,12 +33,14 @@ const standing: Orientation = {
 const sheets = {
   counting: 'sheets',
   end: 'edge',
+  keptIn: ['card-file'],
   lowAt: 4,
   usualPurchase: 10,
   orientation: standing,
   traits: ['fades', 'heavy', 'scratched easily'],
   avoid: ['sheds glitter', 'leaks'],
 } as const;
+const small = { ...sheets, keptIn: ['small-file', 'card-file'] } as const;
 const whole = { ...sheets, parts: ['packs', 'bases', 'scraps'] } as const;
 
 /** Envelopes are those of about twenty sheets standing upright in a divider; masses are those of one sheet of 216 g/m². */
@@ -46,9 +48,9 @@ export const cardstockForms = formsOf('cardstock', [
   { id: 'sheet-12', name: '12 × 12 in', envelope: envelope(8, 305, 305), massG: 20, ...whole },
   { id: 'sheet-letter', name: 'letter', envelope: envelope(8, 280, 216), massG: 13, ...whole },
   { id: 'sheet-a4', name: 'A4', envelope: envelope(8, 297, 210), massG: 13.5, ...whole },
-  { id: 'cut-base', name: 'cut base', envelope: envelope(8, 140, 108), massG: 6.5, ...sheets },
-  { id: 'scrap', name: 'scrap', envelope: envelope(4, 140, 140), massG: 2, ...sheets, lowAt: 0 },
-  { id: 'pad-6', name: '6 × 6 in pad', envelope: envelope(10, 155, 155), massG: 5, ...sheets },
+  { id: 'cut-base', name: 'cut base', envelope: envelope(8, 140, 108), massG: 6.5, ...small },
+  { id: 'scrap', name: 'scrap', envelope: envelope(4, 140, 140), massG: 2, ...small, lowAt: 0 },
+  { id: 'pad-6', name: '6 × 6 in pad', envelope: envelope(10, 155, 155), massG: 5, ...small },
 ]);
 
 /** Sheet sizes of the forms that have one, in µm: width, height. */

@@ -16,10 +16,19 @@ export const companion: KindDefinition = {
   ],
 };
 
-const pieces = { counting: 'pieces', end: 'pocket', usualPurchase: 1 } as const;
+const pieces = { counting: 'pieces', end: 'pocket', keptIn: ['small-drawers'], usualPurchase: 1 } as const;
 const few = { ...pieces, lowAt: 0 } as const;
+const flat = { ...few, keptIn: ['large-pockets'] } as const;
+const tall = { ...few, keptIn: ['tall-tubes'] } as const;
 const many = { ...pieces, lowAt: 10, usualPurchase: 50 } as const;
-const jar = { counting: 'fill', end: 'cap', usualPurchase: 1, usesPerFill: 40, lowAt: 8 } as const;
+const jar = {
+  counting: 'fill',
+  end: 'cap',
+  keptIn: ['small-drawers'],
+  usualPurchase: 1,
+  usesPerFill: 40,
+  lowAt: 8,
+} as const;
 const stampPartner = { kind: 'companion', form: 'die', name: 'its matching die', by: 'number' } as const;
 const diePartner = { kind: 'companion', form: 'stamp', name: 'its matching stamp', by: 'number' } as const;
 
@@ -36,21 +45,21 @@ export const companionForms = formsOf('companion', [
     ...jar,
     traits: ['sheds glitter', 'scratches'],
   },
-  { id: 'foil', name: 'foil', envelope: envelope(40, 310, 40), massG: 50, ...few },
+  { id: 'foil', name: 'foil', envelope: envelope(40, 310, 40), massG: 50, ...tall },
   { id: 'foam', name: 'blending foam or brush', envelope: envelope(30, 30, 30), massG: 4, ...few },
   {
     id: 'stamp',
     name: 'stamp',
     envelope: envelope(140, 180, 5),
     massG: 60,
-    ...few,
+    ...flat,
     partners: [stampPartner],
   },
-  { id: 'die', name: 'die', envelope: envelope(140, 180, 3), massG: 50, ...few, partners: [diePartner] },
-  { id: 'stencil', name: 'stencil', envelope: envelope(155, 155, 1), massG: 10, ...few },
+  { id: 'die', name: 'die', envelope: envelope(140, 180, 3), massG: 50, ...flat, partners: [diePartner] },
+  { id: 'stencil', name: 'stencil', envelope: envelope(155, 155, 1), massG: 10, ...flat },
   { id: 'punch', name: 'punch', envelope: envelope(70, 60, 90), massG: 220, ...few },
-  { id: 'folder', name: 'embossing folder', envelope: envelope(130, 180, 4), massG: 45, ...few },
-  { id: 'tool', name: 'tool', envelope: envelope(60, 200, 30), massG: 150, ...few },
-  { id: 'made', name: 'made piece', envelope: envelope(108, 140, 2), massG: 6, ...few },
+  { id: 'folder', name: 'embossing folder', envelope: envelope(130, 180, 4), massG: 45, ...flat },
+  { id: 'tool', name: 'tool', envelope: envelope(60, 200, 30), massG: 150, ...tall },
+  { id: 'made', name: 'made piece', envelope: envelope(108, 140, 2), massG: 6, ...flat },
   { id: 'other', name: 'something else', envelope: envelope(60, 60, 30), massG: 30, ...few },
 ]);

@@ -65,6 +65,8 @@ export interface FormDefinition {
   readonly traits?: readonly Trait[];
   /** It must not stand beside things with these. */
   readonly avoid?: readonly Trait[];
+  /** Sorts of rack made for it, by template id, the best first: the shape decides the container. */
+  readonly keptIn: readonly string[];
   /** Separate counts this form keeps. */
   readonly parts?: readonly Part[];
 }

@@ -40,6 +40,7 @@ const partners: readonly Partner[] = [
 const bottle = {
   counting: 'fill',
   end: 'cap',
+  keptIn: ['bottle-grid'],
   usualPurchase: 1,
   orientation: standing,
   traits: ['leaks', 'stains'],
@@ -47,6 +48,7 @@ const bottle = {
 const pad = {
   counting: 'fill',
   end: 'bar',
+  keptIn: ['pad-rack'],
   usualPurchase: 1,
   orientation: flat,
   partners,
@@ -71,6 +73,7 @@ export const inkForms = formsOf('ink', [
     usesPerFill: 80,
     lowAt: 16,
     ...pad,
+    keptIn: ['wide-pad-rack'],
   },
   {
     id: 'mini-pad',

@@ -31,6 +31,7 @@ export const ribbon: KindDefinition = {
 const roll = {
   counting: 'length',
   end: 'ring',
+  keptIn: ['ribbon-box'],
   lowAt: 1_000_000,
   usualPurchase: 9_144_000,
   traits: ['fades'],
@@ -42,7 +43,15 @@ const spooled = {
 } as const;
 
 export const ribbonForms = formsOf('ribbon', [
-  { id: 'spool', name: 'spool', envelope: envelope(56, 56, 25), massG: 35, orientation: spooled, ...roll },
+  {
+    id: 'spool',
+    name: 'spool',
+    envelope: envelope(56, 56, 25),
+    massG: 35,
+    orientation: spooled,
+    ...roll,
+    keptIn: ['ribbon-pegs'],
+  },
   { id: 'card-wound', name: 'card-wound', envelope: envelope(45, 70, 8), massG: 12, ...roll },
   { id: 'hank', name: 'hank', envelope: envelope(50, 90, 20), massG: 20, ...roll },
 ]);

@@ -8,7 +8,7 @@ export const sticker: KindDefinition = {
   defaultForm: 'sheet',
   attributes: [
     ask.choice('style', 'Style', 'character|foil|alphabet|numbers|phrase|washi|icon|deco', { ask: 'first' }),
-    ask.text('purpose', 'For', { ask: 'first' }),
+    ask.text('purpose', 'For', { ask: 'first', like: 'coffee, Mondays: the first is its home' }),
     ask.choice('season', 'Season', 'all year|spring|summer|autumn|winter|holiday', { start: 'all year' }),
     ask.text('theme', 'Subject'),
     ask.length('sheetWidth', 'Sheet width', '4 in, 10 cm'),
@@ -21,6 +21,7 @@ export const sticker: KindDefinition = {
 const pieces = {
   counting: 'pieces',
   end: 'pocket',
+  keptIn: ['sticker-album'],
   lowAt: 1,
   usualPurchase: 1,
   traits: ['fades'],
@@ -29,9 +30,23 @@ const pieces = {
 
 export const stickerForms = formsOf('sticker', [
   { id: 'sheet', name: 'sheet', envelope: envelope(95, 130, 1), massG: 3, ...pieces },
-  { id: 'book', name: 'book', envelope: envelope(120, 178, 12), massG: 90, ...pieces },
-  { id: 'roll', name: 'roll', envelope: envelope(45, 45, 30), massG: 25, ...pieces },
-  { id: 'kit', name: 'kit', envelope: envelope(130, 180, 8), massG: 40, ...pieces },
+  {
+    id: 'book',
+    name: 'book',
+    envelope: envelope(120, 178, 12),
+    massG: 90,
+    ...pieces,
+    keptIn: ['large-pockets'],
+  },
+  { id: 'roll', name: 'roll', envelope: envelope(45, 45, 30), massG: 25, ...pieces, keptIn: ['roll-pegs'] },
+  {
+    id: 'kit',
+    name: 'kit',
+    envelope: envelope(130, 180, 8),
+    massG: 40,
+    ...pieces,
+    keptIn: ['large-pockets'],
+  },
   {
     id: 'bits',
     name: 'bits',

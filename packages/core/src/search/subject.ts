@@ -30,6 +30,8 @@ export interface SearchSubject {
     readonly lastUsedAt: string | null;
   };
   readonly facts: Facts;
+  /** Further words it is found by: what its purposes also mean. */
+  readonly also?: readonly string[];
 }
 
 /** A subject with its texts folded once, for many queries. */
@@ -75,6 +77,7 @@ export function searchable<T>(item: T, subject: SearchSubject): Searchable<T> {
       ...(facts.tags ?? []),
       ...(facts.reserved ?? []).map(({ project }) => project),
       ...attributeWords(facts),
+      ...(subject.also ?? []),
       subject.note,
     ]),
   };
