@@ -121,3 +121,47 @@ test('a job asks what was made for one like it', async ({ page, room }) => {
   await page.getByRole('button', { name: /^River birthday fronts: 6/ }).click();
   await expect(page.getByRole('heading', { name: 'River birthday fronts' })).toBeVisible();
 });
+
+test('drawers of purposes are kept: put in order, found by a second meaning, each thing says its drawer', async ({
+  page,
+  room,
+}) => {
+  await page.goto(`${room.url}/stash/order`);
+  await page.getByRole('radio', { name: 'Stickers' }).click();
+  for (const key of ['family', 'lightness', 'finish'])
+    await page.getByRole('button', { name: `Do not sort by ${key}` }).click();
+  await page.getByRole('button', { name: 'Then by purpose', exact: true }).click();
+  await page.getByRole('button', { name: 'Keep this order' }).click();
+  await expect(page.getByRole('button', { name: 'Back to the rainbow' })).toBeVisible();
+  await page.getByRole('button', { name: 'letters earlier' }).click();
+  await page.getByRole('textbox', { name: 'letters also means' }).fill('Sundays');
+  await page.getByRole('button', { name: 'Keep these purposes' }).click();
+  await expect(page.getByText(/^birthdays · garden · letters · harvest/)).toBeVisible();
+  await page.getByRole('radio', { name: 'whole groups, paired' }).click();
+  await page.getByLabel('Drawers, trays or boxes').fill('3');
+  await page.getByRole('button', { name: 'Keep these drawers' }).click();
+  const drawers = page.getByRole('region', { name: 'Drawers' });
+  await expect(drawers.getByText(/^Drawers of stickers/)).toBeVisible();
+  await expect(drawers.getByText(/have their slots in E Sticker album/).first()).toBeVisible();
+  await drawers.getByRole('button', { name: 'What is in drawer 1 lies there now' }).click();
+  await expect(drawers.getByRole('button', { name: 'What is in drawer 1 lies there now' })).toBeHidden();
+  await page.goto(`${room.url}/stash?q=drawer%201`);
+  await expect(page.getByText(/^\d of 223 supplies/)).toBeVisible();
+  await page.goto(`${room.url}/stash?q=sundays%20sticker`);
+  await expect(page.getByText(/^8 of 223 supplies/)).toBeVisible();
+});
+
+test('a thing without a slot is offered the open one among its likes', async ({ page, room }) => {
+  await page.goto(`${room.url}/stash?q=unplaced&kind=ink`);
+  await page
+    .getByRole('button', { name: /^Or .*no place|Rust Mill.*no place/ })
+    .first()
+    .click();
+  const offers = page.getByRole('group', { name: 'Where it could live' });
+  await expect(offers.getByText(/^A Pad rack · made for this: full pad/)).toBeVisible();
+  const set = offers.getByRole('button', { name: /^Set it down in / });
+  const address = ((await set.getAttribute('aria-label')) ?? '').replace('Set it down in ', '');
+  await set.click();
+  await expect(offers).toBeHidden();
+  await expect(page.getByText(address, { exact: true }).first()).toBeVisible();
+});

@@ -23,6 +23,8 @@ const batchSet = z
     acquiredOn: z.iso.date('A date is written like 2026-05-31.'),
     addTags: tags,
     dropTags: tags,
+    /** Takes all of them out of their slots. */
+    lift: z.boolean(),
   })
   .partial();
 export type BatchSet = z.infer<typeof batchSet>;

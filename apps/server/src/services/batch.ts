@@ -33,7 +33,17 @@ async function asSeen(tx: Tx, seen: readonly Seen[]): Promise<SupplyRecord[]> {
 }
 
 function after(before: SupplyRecord, set: BatchSet): SupplyRecord {
-  const { addTags = [], dropTags = [], maker, range, finish, familyOverride, familyReason, ...facts } = set;
+  const {
+    addTags = [],
+    dropTags = [],
+    lift: _,
+    maker,
+    range,
+    finish,
+    familyOverride,
+    familyReason,
+    ...facts
+  } = set;
   const tags = [...new Set([...(before.facts.tags ?? []), ...addTags])].filter(
     (tag) => !dropTags.includes(tag),
   );
@@ -70,6 +80,7 @@ export async function batchEdit(
       const changed = after(record, given.set ?? {});
       await recorder.writeSupply(record, { ...changed, version: record.version + 1, updatedAt: ports.now() });
     }
+    if (given.set?.lift) await recorder.setPlaces(new Map(records.map(({ id }) => [id, null])));
     return recorder.finish(given.remove ? 'remove' : 'batch', records[0]?.name ?? '', records.length);
   });
 }

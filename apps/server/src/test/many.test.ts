@@ -222,3 +222,22 @@ test('the document carries facts, parts and records there and back', async () =>
     facts: { tags: ['x'], grade: 'best' },
   });
 });
+
+test('many are lifted out of their slots at once, and one undo sets them down where they stood', async () => {
+  const rack = { template: 'pad-rack', name: 'Rack', rows: 1, columns: 3 };
+  const put = await world.http.post('/api/units').send(rack).expect(200);
+  const unitId = (put.body as { unit: { id: string } }).unit.id;
+  const supplies = [await world.add(), await world.add({ name: 'Moss' })];
+  for (const [slot, { id }] of supplies.entries())
+    await world.http.put(`/api/supplies/${id}/place`).send({ place: { unitId, slot } }).expect(200);
+  const { body } = await world.http
+    .post('/api/supplies/batch')
+    .send({ supplies: supplies.map(seen), set: { lift: true } })
+    .expect(200);
+  expect((await list()).map(({ place }) => place)).toEqual([null, null]);
+  await undo(body.change).expect(200);
+  expect((await list()).map(({ place, facts }) => [place?.slot, facts])).toEqual([
+    [0, {}],
+    [1, {}],
+  ]);
+});

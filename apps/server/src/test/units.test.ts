@@ -189,3 +189,51 @@ test('a record an earlier version kept is shown with the fields that came since'
   const { body: listed } = await world.http.get('/api/records').expect(200);
   expect((listed as { records: RecordView[] }).records[0]?.body).toMatchObject({ unitId: null, done: [] });
 });
+
+test('a drawer that is a rack takes its own things and no others, and they go nowhere else', async () => {
+  const [family, drawer] = [await rack('Family'), await rack('Drawer')];
+  const names = new Map<string, string>();
+  for (const [name, maker] of [
+    ['a', 'Aldous'],
+    ['b', 'Brill'],
+    ['c', 'Aldous'],
+  ] as const)
+    for (const i of [1, 2, 3]) names.set((await world.add({ name: `${name}${i}`, maker })).id, `${name}${i}`);
+  const plan = {
+    sort: 'drawers',
+    name: 'Drawers of inks',
+    kind: 'ink',
+    key: 'maker',
+    drawers: [{ unitId: drawer.id, holds: [{ group: 'Brill' }] }, { holds: [{ group: 'Aldous' }] }],
+  };
+  const keep = (body: object) => world.http.post('/api/records').send({ body });
+  await keep({ ...plan, drawers: [{ unitId: 'nowhere', holds: [] }] }).expect(404);
+  await keep({ ...plan, form: 'spool' }).expect(422);
+  await keep({ ...plan, drawers: [] }).expect(422);
+  const body = { kinds: ['ink'], unitIds: [family.id, drawer.id] };
+  expect((await named(names, body))[1]).toMatch(/[ac]/);
+  await keep(plan).expect(200);
+  const [first, second] = await named(names, body);
+  expect(second?.replace(/ ?-/g, '').trim().split(' ').sort()).toEqual(['b1', 'b2', 'b3']);
+  expect(first).not.toContain('b');
+});
+
+test('sections of purposes are arranged in the person’s own order', async () => {
+  const album = { template: 'sticker-album', name: 'Album', rows: 1, columns: 4 };
+  const { body } = await world.http.post('/api/units').send(album).expect(200);
+  const { unit } = body as { unit: UnitView };
+  const names = new Map<string, string>();
+  for (const purpose of ['birthdays', 'coffee, Mondays', 'tea']) {
+    const facts = { attributes: { purpose } };
+    const sheet = { kind: 'sticker' as const, form: 'sheet', name: purpose.slice(0, 3), facts };
+    names.set((await world.add({ ...sheet, count: { items: 1, left: 1 } })).id, purpose.slice(0, 3));
+  }
+  const purposes = [
+    { name: 'tea', also: [] },
+    { name: 'Coffee', also: ['Fridays'] },
+  ];
+  const scheme = { familyOrder: [], lightness: 'light-first', purposes };
+  const request = { kinds: ['sticker'], unitIds: [unit.id], recipes: { sticker: ['purpose'] } };
+  expect((await named(names, request))[0]?.replace(/ ?-/g, '').trim()).toBe('bir cof tea');
+  expect((await named(names, { ...request, scheme }))[0]?.replace(/ ?-/g, '').trim()).toBe('tea cof bir');
+});

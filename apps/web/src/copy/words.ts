@@ -40,3 +40,9 @@ export const cautionOf = (form: string): 'solvent' | 'blade' | 'heat' | 'small' 
 /** `1 supply`, `2 supplies`. */
 export const many = (n: number, one: string, more = `${one}s`): string =>
   `${n.toLocaleString('en')} ${n === 1 ? one : more}`;
+
+/** "red, orange and yellow". */
+export function listOf(said: readonly string[]): string {
+  const last = said.at(-1) ?? '';
+  return said.length > 1 ? `${said.slice(0, -1).join(', ')} and ${last}` : last;
+}

@@ -1,4 +1,4 @@
-import { GRADES, STATUSES, tagCounts } from '@red-shelf/core';
+import { GRADES, splitWords, STATUSES, tagCounts } from '@red-shelf/core';
 import { useController, useWatch, type Control } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { useStash } from '../api/queries';
@@ -9,7 +9,6 @@ import { DateField } from '../ui/DateField';
 import { Field } from '../ui/Field';
 import { Txt } from '../ui/Txt';
 import type { SupplyForm } from './model';
-import { splitTags } from './said';
 
 type Said = { readonly control: Control<SupplyForm>; readonly name: string; readonly label: string };
 
@@ -77,7 +76,7 @@ function TagField({ control }: { readonly control: Control<SupplyForm> }) {
   const { stash } = useStash();
   const typed = field.value ?? '';
   const last = (typed.split(',').at(-1) ?? '').trim().toLowerCase();
-  const given = splitTags(typed);
+  const given = splitWords(typed);
   const offered = tagCounts(stash?.supplies ?? [])
     .filter(({ tag }) => !given.includes(tag) && tag.toLowerCase().startsWith(last))
     .slice(0, OFFERED);

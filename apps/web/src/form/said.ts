@@ -3,6 +3,7 @@ import {
   GRADES,
   STATUSES,
   parseSize,
+  splitWords,
   type AttributeDefinition,
   type Attributes,
   type AttributeValue,
@@ -48,15 +49,6 @@ function readSize(text: string, units: Units): Read<NonNullable<Facts['size']>> 
   return { ok: true, value: { widthUm, heightUm, depthUm } };
 }
 
-export const splitTags = (text: string): string[] => [
-  ...new Set(
-    text
-      .split(/[,;\n]/)
-      .map((tag) => tag.trim())
-      .filter(Boolean),
-  ),
-];
-
 const plainDay = (text: string): Read<string> =>
   /^\d{4}-\d{2}-\d{2}$/.test(text)
     ? { ok: true, value: text }
@@ -85,7 +77,7 @@ const readers = ({ units, currency }: Preferences) =>
     source: asText,
     acquiredOn: plainDay,
     openedOn: plainDay,
-    tags: (text: string) => ({ ok: true, value: splitTags(text) }) as const,
+    tags: (text: string) => ({ ok: true, value: splitWords(text) }) as const,
     barcode: asText,
     size: (text: string) => readSize(text, units),
     massMg: (text: string) => readMeasure(text, 'mass', units),

@@ -15,7 +15,7 @@ import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
 import { recordsOf, useRecords, type Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
-import { many } from '../copy/words';
+import { listOf, many } from '../copy/words';
 import { useDraft } from '../form/useDraft';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -140,12 +140,6 @@ export function sayDrawer({ parts, count }: Drawer): string {
     to - from === of ? group : `${group} (${from + 1} to ${to} of ${of})`,
   );
   return `${listOf(said)}: ${many(count, 'thing')}`;
-}
-
-/** "red, orange and yellow". */
-function listOf(said: readonly string[]): string {
-  const last = said.at(-1) ?? '';
-  return said.length > 1 ? `${said.slice(0, -1).join(', ')} and ${last}` : last;
 }
 
 const styles = StyleSheet.create({

@@ -1,5 +1,5 @@
 import { isOnWall, makeGroupOf } from '@red-shelf/core';
-import type { DrawersBody, RecordView } from '@red-shelf/contract';
+import type { DrawersBody, RecordView, SupplyView, UnitView } from '@red-shelf/contract';
 import { format, parseISO } from 'date-fns';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -7,7 +7,7 @@ import { call, routes } from '../api/client';
 import { usePreferences, type Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { unitTitle } from '../copy/supply';
-import { many } from '../copy/words';
+import { listOf, many } from '../copy/words';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
@@ -33,6 +33,11 @@ export function KeptDrawers({ plan, supplies, stash }: KeptDrawersProps) {
   const [asking, setAsking] = useState<number | null>(null);
   const keep = useChange((next: DrawersBody) =>
     call(routes.editRecord, { id: plan.id, body: { version: plan.version, body: next } }),
+  );
+  const lift = useChange((things: readonly SupplyView[]) =>
+    call(routes.batchEdit, {
+      body: { supplies: things.map(({ id, version }) => ({ id, version })), set: { lift: true } },
+    }),
   );
   const remove = useChange(() => call(routes.removeRecord, { id: plan.id, body: { version: plan.version } }));
   const { inside, homeless } = useMemo(() => {
@@ -84,21 +89,35 @@ export function KeptDrawers({ plan, supplies, stash }: KeptDrawersProps) {
       <View role="list" style={styles.box}>
         {body.drawers.map(({ unitId }, i) => {
           const rack = units.find(({ id }) => id === unitId);
+          const away = (inside[i] ?? []).filter(({ place }) => place && place.unitId !== unitId);
           return (
             <DrawerLine key={i} number={i + 1} items={inside[i] ?? []} fullest={fullest}>
               <Txt>
                 {sayHolds(body, i)}: {many(inside[i]?.length ?? 0, 'thing')}
                 {rack ? `, in ${unitTitle(rack)}` : ''}
               </Txt>
-              {racks.length > 0 && (
-                <View style={styles.start}>
+              {away.length > 0 && (
+                <Txt look="quiet">
+                  {`${away.length} of them ${away.length === 1 ? 'has its slot' : 'have their slots'} in ${racksOf(away, units)}.`}
+                </Txt>
+              )}
+              <View style={styles.acts}>
+                {racks.length > 0 && (
                   <Button
                     label={rack ? 'Another rack' : 'It is a rack'}
                     says={`Which rack drawer ${i + 1} is`}
                     onPress={() => setAsking(asking === i ? null : i)}
                   />
-                </View>
-              )}
+                )}
+                {away.length > 0 && !rack && (
+                  <Button
+                    label="They lie here now"
+                    says={`What is in drawer ${i + 1} lies there now`}
+                    disabled={lift.isPending}
+                    onPress={() => lift.mutate(away)}
+                  />
+                )}
+              </View>
               {asking === i && (
                 <Choice
                   label="Arrange then keeps its things there, and others out"
@@ -130,7 +149,13 @@ function sayHolds({ drawers }: DrawersBody, at: number): string {
   return said.join(', ') || 'nothing';
 }
 
+/** "D Ribbon pegs and E Sticker album". */
+function racksOf(things: readonly SupplyView[], units: readonly UnitView[]): string {
+  const ids = new Set(things.map(({ place }) => place?.unitId));
+  return listOf(units.filter(({ id }) => ids.has(id)).map(unitTitle));
+}
+
 const styles = StyleSheet.create({
   box: { gap: space.s },
-  start: { alignItems: 'flex-start' },
+  acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
 });

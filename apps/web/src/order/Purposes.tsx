@@ -52,7 +52,8 @@ export function Purposes({ items }: { readonly items: readonly Sortable[] }) {
             <Txt look="strong">{name}</Txt>
             <Txt look="quiet">{sayCounts(byName.get(name))}</Txt>
             <Input
-              label={`${name} also means`}
+              label="Also means"
+              says={`${name} also means`}
               value={alsoOf(name)}
               onChange={(text) => setDraft({ ...now, also: { ...now.also, [name]: text } })}
             />

@@ -14,6 +14,7 @@ import { Waiting } from '../frame/Waiting';
 import { space } from '../theme/tokens';
 import { AMOUNT_LABEL, readAmount } from '../stash/amount';
 import { forget, remember, remembered } from '../form/draft';
+import { useDraft } from '../form/useDraft';
 import { ColourLine, KindAndForm, type SupplyForm } from '../stash/SupplyFields';
 import { LevelChoice } from '../stash/LevelChoice';
 import { Button } from '../ui/Button';
@@ -163,10 +164,10 @@ function OneOfPile({
   useEffect(() => remember(draft, given), [draft, given]);
   const colourPlace = useRef<TextInput>(null);
   const definition = formOf(start.kind, start.form);
-  const [amount, setAmount] = useState(
-    definition.counting === 'length' ? '9 m' : String(definition.usualPurchase),
-  );
-  const [level, setLevel] = useState<Level>('full');
+  const [{ amount, level }, setCount] = useDraft<{ amount: string; level: Level }>(`${draft}.count`, {
+    amount: definition.counting === 'length' ? '9 m' : String(definition.usualPurchase),
+    level: 'full',
+  });
   const [refusal, setRefusal] = useState<string | null>(null);
   const add = useChange((body: NewSupplyInput) => call(routes.addSupply, { body }));
   const submit = () =>
@@ -195,11 +196,13 @@ function OneOfPile({
         <Input
           label={AMOUNT_LABEL[definition.counting]}
           value={amount}
-          onChange={setAmount}
+          onChange={(text) => setCount({ amount: text, level })}
           onSubmit={submit}
         />
       </View>
-      {definition.counting === 'fill' && <LevelChoice value={level} onChange={setLevel} />}
+      {definition.counting === 'fill' && (
+        <LevelChoice value={level} onChange={(next) => setCount({ amount, level: next })} />
+      )}
       {refusal && <Note sort="error">{refusal}</Note>}
       <Button label="Next" says="Add it, and the next one" main busy={add.isPending} onPress={submit} />
     </View>

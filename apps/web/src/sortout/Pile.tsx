@@ -1,5 +1,5 @@
 import { sortOutOrder, spaceFreed, VERDICTS, type Doubt, type Verdict } from '@red-shelf/core';
-import type { RecordView, SessionBody, SupplyView } from '@red-shelf/contract';
+import type { SupplyView } from '@red-shelf/contract';
 import { format } from 'date-fns';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -17,9 +17,8 @@ import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
 import { useKeys } from '../ui/useKeys';
 import { Salvage } from './Salvage';
+import type { Session } from './session';
 import { inZone, Zones } from './Zones';
-
-export type Session = RecordView & { body: SessionBody };
 
 const WHY: Readonly<Record<Doubt, string>> = {
   'never opened': 'never opened',

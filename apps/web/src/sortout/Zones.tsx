@@ -7,7 +7,7 @@ import type { Stash } from '../api/queries';
 import { unitTitle } from '../copy/supply';
 import { colour, LIP, space } from '../theme/tokens';
 import { Chip } from '../ui/Chip';
-import type { Session } from './Pile';
+import type { Session } from './session';
 
 /** How the address bar names what has no place. */
 const NOWHERE = 'none';

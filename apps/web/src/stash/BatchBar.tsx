@@ -1,13 +1,14 @@
-import { FAMILIES, GRADES, STATUSES } from '@red-shelf/core';
+import { FAMILIES, GRADES, splitWords, STATUSES } from '@red-shelf/core';
 import type { BatchSet, SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { ApiError, call, routes } from '../api/client';
 import { useChange } from '../api/useChange';
 import { many } from '../copy/words';
-import { splitTags } from '../form/said';
+import { useDraft } from '../form/useDraft';
 import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
+import { Chip } from '../ui/Chip';
 import { Choice } from '../ui/Choice';
 import { DateField } from '../ui/DateField';
 import { Input } from '../ui/Input';
@@ -29,12 +30,13 @@ const EMPTY = {
   addTags: '',
   dropTags: '',
   family: '',
+  lift: '',
 };
 
 /** Changes many supplies at once; empty fields leave things as they are. One undo takes it all back. */
 export function BatchBar({ chosen, onDone, onAll }: BatchBarProps) {
   const [open, setOpen] = useState(false);
-  const [given, setGiven] = useState(EMPTY);
+  const [given, setGiven, clear] = useDraft('batch', EMPTY);
   const seen = chosen.map(({ id, version }) => ({ id, version }));
   const change = useChange(
     (what: { set?: BatchSet; remove?: boolean }) =>
@@ -52,7 +54,14 @@ export function BatchBar({ chosen, onDone, onAll }: BatchBarProps) {
     { quiet: true },
   );
   const set = (key: keyof typeof EMPTY) => (value: string) => setGiven({ ...given, [key]: value });
-  const apply = () => change.mutate({ set: toSet(given) }, { onSuccess: onDone });
+  const apply = () =>
+    void change.mutateAsync({ set: toSet(given) }).then(
+      () => {
+        clear();
+        onDone();
+      },
+      () => undefined,
+    );
   const [first, second] = chosen;
   const error = change.error ?? merge.error;
   return (
@@ -116,6 +125,12 @@ export function BatchBar({ chosen, onDone, onAll }: BatchBarProps) {
             onChange={set('family')}
             optional
           />
+          <Chip
+            many
+            label="Lift them all out of their slots"
+            on={given.lift === 'yes'}
+            onPress={() => set('lift')(given.lift === 'yes' ? '' : 'yes')}
+          />
           <Button
             label={`Change ${many(chosen.length, 'supply', 'supplies')}`}
             main
@@ -139,9 +154,10 @@ function toSet(given: typeof EMPTY): BatchSet {
     ...(grade ? { grade } : {}),
     ...(given.maker.trim() ? { maker: given.maker } : {}),
     ...(given.range.trim() ? { range: given.range } : {}),
-    ...(given.addTags.trim() ? { addTags: splitTags(given.addTags) } : {}),
-    ...(given.dropTags.trim() ? { dropTags: splitTags(given.dropTags) } : {}),
+    ...(given.addTags.trim() ? { addTags: splitWords(given.addTags) } : {}),
+    ...(given.dropTags.trim() ? { dropTags: splitWords(given.dropTags) } : {}),
     ...(given.family === 'as computed' ? { familyOverride: null, familyReason: '' } : {}),
+    ...(given.lift === 'yes' ? { lift: true } : {}),
     ...(family ? { familyOverride: family, familyReason: 'chosen for many at once' } : {}),
   };
 }

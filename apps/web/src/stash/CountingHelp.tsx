@@ -1,6 +1,5 @@
 import { formOf } from '@red-shelf/core';
 import type { StockRequestBody, SupplyView } from '@red-shelf/contract';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences } from '../api/queries';
 import { useDraft } from '../form/useDraft';
@@ -15,26 +14,33 @@ import { countingWays, type CountingAnswer, type CountingWay } from './countingW
 
 interface CountingHelpProps {
   readonly supply: SupplyView;
+  /** Something was typed: the question stays open. */
+  readonly onBegin: () => void;
   /** Tells whether it was written. */
   readonly onWrite: (body: StockRequestBody) => Promise<boolean>;
 }
 
 /** Counting without counting: by height, by mass, by turns. The answer comes with its range and where it comes from. */
-export function CountingHelp({ supply, onWrite }: CountingHelpProps) {
+export function CountingHelp({ supply, onBegin, onWrite }: CountingHelpProps) {
   const { preferences } = usePreferences();
   const ways = countingWays(supply, preferences.units);
-  const [name, setName] = useState(ways[0]?.name ?? '');
-  const way = ways.find((each) => each.name === name);
+  const [name, setName] = useDraft(`measuring.${supply.kind}.${supply.form}`, ways[0]?.name ?? '');
+  const way = ways.find((each) => each.name === name) ?? ways[0];
   if (!way) return null;
   return (
     <View style={styles.box}>
-      <Choice label="Or measure it" options={ways.map((each) => each.name)} value={name} onChange={setName} />
-      <WayForm key={way.id} way={way} supply={supply} onWrite={onWrite} />
+      <Choice
+        label="Or measure it"
+        options={ways.map((each) => each.name)}
+        value={way.name}
+        onChange={setName}
+      />
+      <WayForm key={way.id} way={way} supply={supply} onBegin={onBegin} onWrite={onWrite} />
     </View>
   );
 }
 
-function WayForm({ way, supply, onWrite }: CountingHelpProps & { readonly way: CountingWay }) {
+function WayForm({ way, supply, onBegin, onWrite }: CountingHelpProps & { readonly way: CountingWay }) {
   const { preferences } = usePreferences();
   const [kept, setTyped, clear] = useDraft<Readonly<Record<string, string>> | null>(
     `measure.${supply.id}.${way.id}`,
@@ -51,7 +57,10 @@ function WayForm({ way, supply, onWrite }: CountingHelpProps & { readonly way: C
             key={id}
             label={label}
             value={typed[id] ?? ''}
-            onChange={(text) => setTyped({ ...typed, [id]: text })}
+            onChange={(text) => {
+              setTyped({ ...typed, [id]: text });
+              onBegin();
+            }}
           />
         ))}
       </View>

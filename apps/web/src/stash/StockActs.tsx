@@ -173,7 +173,7 @@ function Ask({ amount: said, supply, form, busy, onType, onWrite }: AskProps) {
       )}
       {refusal && <Note sort="error">{refusal}</Note>}
       <Button label={`Note it: ${ACT_NAMES[act].toLowerCase()}`} main busy={busy} onPress={submit} />
-      {counting && <CountingHelp supply={supply} onWrite={onWrite} />}
+      {counting && <CountingHelp supply={supply} onBegin={() => onType(said)} onWrite={onWrite} />}
     </View>
   );
 }

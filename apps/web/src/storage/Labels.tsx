@@ -7,6 +7,7 @@ import { call, routes } from '../api/client';
 import { usePreferences } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { many } from '../copy/words';
+import { useDraft } from '../form/useDraft';
 import { saveFile } from '../data/files';
 import { sayLength } from '../measure/say';
 import { space } from '../theme/tokens';
@@ -29,8 +30,12 @@ export function Labels({
 }) {
   const { preferences } = usePreferences();
   const { units } = preferences;
-  const [size, setSize] = useState(`${sayLength(WIDE_UM, units)} × ${sayLength(HIGH_UM, units)}`);
-  const [paper, setPaper] = useState(units === 'inches' ? 'letter' : 'A4');
+  // Never cleared: the labels of the last rack are those of the next.
+  const [draft, setDraft] = useDraft('labels', {
+    size: `${sayLength(WIDE_UM, units)} × ${sayLength(HIGH_UM, units)}`,
+    paper: units === 'inches' ? 'letter' : 'A4',
+  });
+  const { size, paper } = draft;
   const [busy, setBusy] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
   const note = useChange((print: string) =>
@@ -86,9 +91,14 @@ export function Labels({
           : 'Never printed.'}
       </Txt>
       <View style={styles.row}>
-        <Input label="Size of one" value={size} onChange={setSize} />
+        <Input label="Size of one" value={size} onChange={(text) => setDraft({ ...draft, size: text })} />
       </View>
-      <Choice label="On" options={['A4', 'letter']} value={paper} onChange={setPaper} />
+      <Choice
+        label="On"
+        options={['A4', 'letter']}
+        value={paper}
+        onChange={(next) => setDraft({ ...draft, paper: next })}
+      />
       {refusal && <Note sort="error">{refusal}</Note>}
       <Button label={`Print ${many(labels.length, 'label')}`} busy={busy} onPress={() => void print()} />
     </View>

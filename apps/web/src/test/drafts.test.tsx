@@ -1,9 +1,11 @@
-import { screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { useLocalSearchParams } from 'expo-router';
 import { KitsScreen } from '../groups/KitsScreen';
+import { Challenge } from '../look/Challenge';
 import { AddScreen } from '../stash/AddScreen';
 import { Dormant } from '../stash/Dormant';
 import { EditForm } from '../stash/EditForm';
+import { StockActs } from '../stash/StockActs';
 import { Needs } from '../storage/Needs';
 import { Refused, change, fakeServer, press, show, supply, type, unit } from './harness';
 
@@ -90,4 +92,71 @@ test('needs, kits and purposes half said are said again', async () => {
   kits.unmount();
   show(<KitsScreen />);
   expect(await screen.findByDisplayValue('Harvest cards')).toBeTruthy();
+});
+
+const CARD = supply({
+  kind: 'cardstock',
+  form: 'sheet-12',
+  place: null,
+  facts: { attributes: { weight: { cgsm: 21_600, basis: null } } } as never,
+  stock: { items: 9, left: 9, parts: { packs: 2 }, state: 'ok', uses: 0, lastUsedAt: null },
+});
+
+test('an amount half said is asked for again where it was left, and is gone once it is noted', async () => {
+  const sent = server({ 'POST /api/supplies/s1/ledger': { supply: CARD, change: change() } });
+  const first = show(<StockActs supply={CARD} startWith={null} />);
+  press('Count');
+  type('How many sheets', '17');
+  first.unmount();
+  const second = show(<StockActs supply={CARD} startWith={null} />);
+  expect(screen.getByDisplayValue('17')).toBeTruthy();
+  press('Note it: count');
+  await waitFor(() => expect(screen.queryByDisplayValue('17')).toBeNull());
+  expect(sent[0]?.body).toEqual({ act: 'count', items: 17, left: 17 });
+  second.unmount();
+  show(<StockActs supply={CARD} startWith={null} />);
+  expect(screen.queryByText('What is there now?')).toBeNull();
+});
+
+test('closing a question gives the amount up; another act starts with its own', () => {
+  server();
+  const first = show(<StockActs supply={CARD} startWith="discard" />);
+  type('How many sheets', '3');
+  first.unmount();
+  show(<StockActs supply={CARD} startWith={null} />);
+  expect(screen.getByDisplayValue('3')).toBeTruthy();
+  press('Buy');
+  expect(screen.getByDisplayValue('10')).toBeTruthy();
+  press('Buy');
+  press('Discard');
+  expect(screen.getByDisplayValue('1')).toBeTruthy();
+});
+
+test('sheets being cut and a stack being measured are remembered field by field', async () => {
+  const sent = server({ 'POST /api/supplies/s1/ledger': { supply: CARD, change: change() } });
+  const first = show(<StockActs supply={CARD} startWith="count" />);
+  press('Cut');
+  type('Sheets to cut', '4');
+  type('Bases made', '16');
+  type('Height, pressed by hand', '5 mm');
+  first.unmount();
+  show(<StockActs supply={CARD} startWith={null} />);
+  expect(screen.getByDisplayValue('16')).toBeTruthy();
+  expect(screen.getByDisplayValue('5 mm')).toBeTruthy();
+  press('Note it: cut');
+  await waitFor(() => expect(sent).toHaveLength(1));
+  expect(sent[0]?.body).toEqual({ act: 'cut', amount: 4, items: 16, left: 0 });
+  await waitFor(() => expect(screen.queryByDisplayValue('16')).toBeNull());
+});
+
+test('a box chosen for two weeks is still chosen, until they begin', async () => {
+  const sent = server({ 'POST /api/records': { change: change({ kind: 'record' }) } });
+  const stash = { supplies: [supply()], wall: { roomName: 'Room', units: [unit()] }, byId: new Map() };
+  const first = show(<Challenge stash={stash} />);
+  fireEvent.click(screen.getByRole('radio', { name: 'B Pad rack' }));
+  first.unmount();
+  show(<Challenge stash={stash} />);
+  press('Only B Pad rack: begin');
+  await waitFor(() => expect(screen.queryByRole('button', { name: 'Only B Pad rack: begin' })).toBeNull());
+  expect(sent[0]?.body).toMatchObject({ body: { sort: 'challenge', unitId: 'u1', unitName: 'B Pad rack' } });
 });

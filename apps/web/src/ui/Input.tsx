@@ -5,6 +5,8 @@ import { colour } from '../theme/tokens';
 
 interface InputProps {
   readonly label: string;
+  /** Read out instead of the label, where the label alone would be said of several fields. */
+  readonly says?: string;
   readonly value: string;
   readonly onChange: (text: string) => void;
   readonly onSubmit?: (() => void) | undefined;
@@ -21,6 +23,7 @@ interface InputProps {
 export const Input = forwardRef<NativeInput, InputProps>(function Input(
   {
     label,
+    says,
     value,
     onChange,
     onSubmit,
@@ -40,7 +43,7 @@ export const Input = forwardRef<NativeInput, InputProps>(function Input(
         mode="outlined"
         dense
         label={label}
-        aria-label={label}
+        aria-label={says ?? label}
         value={value}
         onChangeText={onChange}
         onBlur={() => onBlur?.()}

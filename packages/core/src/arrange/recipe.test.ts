@@ -154,3 +154,27 @@ test('subjects are paired so that drawers are about even, each subject whole', (
   expect(drawers.map(({ count }) => count)).toEqual([12, 11, 11]);
   expect(drawers.flatMap(({ parts }) => parts)).toHaveLength(6);
 });
+
+test('purposes stand in the person’s order; unknown ones follow by name, and none at all comes last', () => {
+  const items = ['tea', 'coffee', 'birthdays', 'moving, coffee', ''].map((purpose, i) =>
+    thing(purpose || `none${i}`, {
+      kind: 'sticker',
+      form: 'sheet',
+      facts: purpose ? { attributes: { purpose } } : {},
+    }),
+  );
+  const scheme = {
+    ...DEFAULT_SCHEME,
+    purposes: [
+      { name: 'Moving', also: [] },
+      { name: 'coffee', also: [] },
+    ],
+  };
+  expect([...items].sort(makeRecipeOrder(['purpose'], scheme, items)).map(({ id }) => id)).toEqual([
+    'moving, coffee',
+    'coffee',
+    'birthdays',
+    'tea',
+    'none4',
+  ]);
+});

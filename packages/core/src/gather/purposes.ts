@@ -10,10 +10,10 @@ export interface Purpose {
   readonly also: readonly string[];
 }
 
-/** Words parted by commas or semicolons, as typed; what is said twice, in whatever case, is kept once. */
+/** Words parted by commas, semicolons or lines, as typed; what is said twice, in whatever case, is kept once. */
 export function splitWords(typed: string): string[] {
   const words = new Map<string, string>();
-  for (const part of typed.split(/[,;]/)) {
+  for (const part of typed.split(/[,;\n]/)) {
     const word = part.trim();
     if (word && !words.has(fold(word))) words.set(fold(word), word);
   }
