@@ -98,7 +98,7 @@ const CARD = supply({
   kind: 'cardstock',
   form: 'sheet-12',
   place: null,
-  facts: { attributes: { weight: { cgsm: 21_600, basis: null } } } as never,
+  facts: { attributes: { weight: { cgsm: 21_600, basis: null } } },
   stock: { items: 9, left: 9, parts: { packs: 2 }, state: 'ok', uses: 0, lastUsedAt: null },
 });
 

@@ -21,7 +21,7 @@ const sheet = (id: string, purpose: string, more: Parameters<typeof supply>[0] =
     kind: 'sticker',
     form: 'sheet',
     place: null,
-    facts: { attributes: { purpose } } as never,
+    facts: { attributes: { purpose } },
     stock: { items: 1, left: 1, parts: {}, state: 'ok', uses: 0, lastUsedAt: null },
     ...more,
   });
