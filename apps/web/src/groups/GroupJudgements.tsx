@@ -4,6 +4,7 @@ import type { Stash } from '../api/queries';
 import { Choice } from '../ui/Choice';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
+import { unitTitle } from '../copy/supply';
 
 /** Retired things cannot be bought again; a project that mixes them with current ones should know. */
 export function Mixed({ members }: { readonly members: readonly SupplyView[] }) {
@@ -29,21 +30,22 @@ export function Home({
   readonly onChange: (next: GroupBody) => void;
 }) {
   const units = stash.wall.units.filter(({ facts }) => isOnWall(facts));
-  const title = ({ letter, name }: (typeof units)[number]): string => `${letter} ${name}`;
   const home = units.find(({ id }) => id === body.home);
   return (
     <>
       <Choice
         label="It lives together in"
-        options={units.map(title)}
-        value={home ? title(home) : ''}
+        options={units.map(unitTitle)}
+        value={home ? unitTitle(home) : ''}
         onChange={(word) =>
-          onChange({ ...body, home: units.find((unit) => title(unit) === word)?.id ?? null })
+          onChange({ ...body, home: units.find((unit) => unitTitle(unit) === word)?.id ?? null })
         }
         optional
       />
       {home && (
-        <Txt look="quiet">Arrange keeps {title(home)} for this palette, and puts nothing else into it.</Txt>
+        <Txt look="quiet">
+          Arrange keeps {unitTitle(home)} for this palette, and puts nothing else into it.
+        </Txt>
       )}
     </>
   );

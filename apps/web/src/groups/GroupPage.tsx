@@ -7,7 +7,7 @@ import { call, routes } from '../api/client';
 import type { Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { sayPrice } from '../measure/say';
-import { colour, space } from '../theme/tokens';
+import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
@@ -15,10 +15,14 @@ import { Txt } from '../ui/Txt';
 import { sayAge, WHAT, type Group } from './group';
 import { Home, Mixed } from './GroupJudgements';
 import { MemberPicker } from './MemberPicker';
+import { useWhere, type Where } from '../order/useWhere';
+import { ReasonRow } from '../stash/ReasonRow';
+import { sayStock, sayWhat } from '../copy/supply';
 
 /** One kit, collection, palette or pack: what is in it, what goes with it, whether it stays whole. */
 export function GroupPage({ group, stash }: { readonly group: Group; readonly stash: Stash }) {
   const { body } = group;
+  const where = useWhere(stash);
   const [picking, setPicking] = useState<'members' | 'matches' | null>(null);
   const keep = useChange((next: GroupBody) =>
     call(routes.editRecord, { id: group.id, body: { version: group.version, body: next } }),
@@ -49,14 +53,14 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
         <Txt>{[body.price ? sayPrice(body.price) : null, body.source].filter(Boolean).join(', from ')}</Txt>
       )}
       {body.dissolvedOn && <Note>It was dissolved: its things stand on their own, by kind and colour.</Note>}
-      <Members title="In it" supplies={members} />
+      <Members title="In it" supplies={members} where={where} />
       <Mixed members={members} />
       {body.what === 'kit' && !body.dissolvedOn && members.length > 0 && (
         <Txt look="quiet">What is in it is kept for it: it does not count as free.</Txt>
       )}
       {body.what === 'palette' && <Home body={body} stash={stash} onChange={(next) => keep.mutate(next)} />}
       {body.what !== 'pack' && body.what !== 'palette' && (
-        <Members title="Solids that go with it" supplies={matches} />
+        <Members title="Solids that go with it" supplies={matches} where={where} />
       )}
       {picking && (
         <MemberPicker
@@ -94,19 +98,26 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
   );
 }
 
-function Members({ title, supplies }: { readonly title: string; readonly supplies: readonly SupplyView[] }) {
+interface MembersProps {
+  readonly title: string;
+  readonly supplies: readonly SupplyView[];
+  readonly where: Where;
+}
+
+function Members({ title, supplies, where }: MembersProps) {
   return (
     <View style={styles.box}>
       <Txt look="strong" level={2}>
         {title}
       </Txt>
       {supplies.length === 0 && <Txt look="quiet">Nothing yet.</Txt>}
-      <View style={styles.row}>
-        {supplies.map(({ id, name, hex }) => (
-          <View key={id} style={styles.member}>
-            <View style={[styles.swatch, { backgroundColor: hex }]} />
-            <Txt>{name}</Txt>
-          </View>
+      <View role="list" aria-label={title} style={styles.list}>
+        {supplies.map((supply) => (
+          <ReasonRow
+            key={supply.id}
+            supply={supply}
+            reason={`${sayWhat(supply)} · ${sayStock(supply)} · ${where(supply) ?? 'no place'}`}
+          />
         ))}
       </View>
     </View>
@@ -116,6 +127,5 @@ function Members({ title, supplies }: { readonly title: string; readonly supplie
 const styles = StyleSheet.create({
   box: { gap: space.s },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
-  member: { flexDirection: 'row', gap: space.xs, alignItems: 'center', paddingRight: space.s },
-  swatch: { width: 24, height: 24, borderWidth: 1, borderColor: colour.hairline },
+  list: { marginHorizontal: -space.m },
 });

@@ -3,10 +3,11 @@ import type { SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { useStash } from '../api/queries';
-import { addressOf, sayStock } from '../copy/supply';
+import { sayStock } from '../copy/supply';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
+import { useWhere } from '../order/useWhere';
 
 const MOST = 3;
 const SHORTEST = 3;
@@ -28,6 +29,7 @@ export function madeFor(job: string, supplies: readonly SupplyView[]): SupplyVie
 /** Before a job is begun: what was made for one like it and is still here. */
 export function MadeAlready({ job }: { readonly job: string }) {
   const { stash } = useStash();
+  const where = useWhere(stash);
   const made = madeFor(job, stash?.supplies ?? []).slice(0, MOST);
   if (!stash || made.length === 0) return null;
   return (
@@ -36,7 +38,7 @@ export function MadeAlready({ job }: { readonly job: string }) {
       {made.map((piece) => (
         <View key={piece.id}>
           <Button
-            label={`${piece.name}: ${sayStock(piece)}, ${addressOf(piece, stash.wall.units) ?? 'no place'}`}
+            label={`${piece.name}: ${sayStock(piece)}, ${where(piece) ?? 'no place'}`}
             onPress={() => router.push({ pathname: '/stash', params: { supply: piece.id } })}
           />
         </View>

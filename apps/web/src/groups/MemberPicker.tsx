@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Stash } from '../api/queries';
-import { addressOf } from '../copy/supply';
 import { SupplyRow } from '../stash/SupplyRow';
 import { colour, space } from '../theme/tokens';
 import { SearchField } from '../ui/SearchField';
 import { Txt } from '../ui/Txt';
 import { useFound } from '../wall/useWall';
+import { useWhere } from '../order/useWhere';
 
 interface MemberPickerProps {
   readonly stash: Stash;
@@ -18,6 +18,7 @@ const SHOWN = 12;
 /** Finds supplies in plain words and ticks them. */
 export function MemberPicker({ stash, chosen, onFlip }: MemberPickerProps) {
   const [query, setQuery] = useState('');
+  const where = useWhere(stash);
   const found = useFound(stash, query) ?? stash.supplies.filter(({ id }) => chosen.has(id));
   return (
     <View style={styles.box}>
@@ -26,7 +27,7 @@ export function MemberPicker({ stash, chosen, onFlip }: MemberPickerProps) {
         <SupplyRow
           key={supply.id}
           supply={supply}
-          address={addressOf(supply, stash.wall.units)}
+          address={where(supply)}
           selected={chosen.has(supply.id)}
           picking
           onPress={onFlip}

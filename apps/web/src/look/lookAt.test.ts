@@ -4,6 +4,7 @@ import { madeFor } from '../groups/MadeAlready';
 import { sayDrawer } from '../order/Drawers';
 import { sayNeed } from '../storage/Needs';
 import { supply, unit } from '../test/harness';
+import { makeWhere } from '../order/useWhere';
 import { lookAt, overCaps } from './lookAt';
 
 jest.mock('expo-router', () => ({ router: {} }));
@@ -16,6 +17,8 @@ const stashOf = (supplies: ReturnType<typeof supply>[], units = [unit()]): Stash
 });
 const old = '2025-01-01T00:00:00.000Z';
 const unused = { items: 1, left: 30, parts: {}, state: 'ok', uses: 0, lastUsedAt: null } as const;
+
+const where = makeWhere([], [unit()], [], DEFAULT_PREFERENCES);
 
 test('everything worth a look has its reason in words', () => {
   const looks = lookAt(
@@ -40,6 +43,7 @@ test('everything worth a look has its reason in words', () => {
     ]),
     DEFAULT_PREFERENCES,
     NOW - 20 * 86_400_000,
+    where,
   );
   expect(looks.due).toEqual([]);
   expect(looks.waiting).toBe(3);
@@ -55,6 +59,7 @@ test('everything worth a look has its reason in words', () => {
     ]),
     DEFAULT_PREFERENCES,
     NOW,
+    where,
   );
   expect(now.due.map(({ reason }) => reason)).toEqual([
     'on trial, to be decided by 20 May 2026',

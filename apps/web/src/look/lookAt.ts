@@ -17,9 +17,10 @@ import {
 import type { Preferences, SupplyView } from '@red-shelf/contract';
 import { format, parseISO } from 'date-fns';
 import type { Stash } from '../api/queries';
-import { addressOf, sayLastUsed, sayWhat, unitTitle } from '../copy/supply';
+import { sayLastUsed, sayWhat, unitTitle } from '../copy/supply';
 import { sayLeftOver } from '../copy/reasons';
 import { many } from '../copy/words';
+import type { Where } from '../order/useWhere';
 
 /** One thing worth a look, and why. */
 export interface Look {
@@ -83,13 +84,13 @@ function partnerLooks(supplies: readonly SupplyView[]): Look[] {
 }
 
 /** Reads the whole stash for what is worth a look. `now` is ms since 1970. */
-export function lookAt(stash: Stash, preferences: Preferences, now: number): Looks {
+export function lookAt(stash: Stash, preferences: Preferences, now: number, whereIs: Where): Looks {
   const { supplies, wall } = stash;
   const here = supplies.filter(({ facts }) => facts.status !== 'gone');
   const onWall = wall.units.filter(({ facts }) => isOnWall(facts));
   const deep = new Set(wall.units.filter(({ facts }) => facts.reach === 'far').map(({ id }) => id));
   const due = dueOnes(here, format(now, 'yyyy-MM-dd'));
-  const where = (supply: SupplyView): string => addressOf(supply, wall.units) ?? 'no place';
+  const where = (supply: SupplyView): string => whereIs(supply) ?? 'no place';
   return {
     due: due
       .filter((each) => each.due)

@@ -2,7 +2,7 @@ import { labOf, MEDIA, paperFor, whyPaper, type Medium } from '@red-shelf/core';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStash } from '../api/queries';
-import { addressOf, sayStock } from '../copy/supply';
+import { sayStock } from '../copy/supply';
 import { many } from '../copy/words';
 import { Waiting } from '../frame/Waiting';
 import { ReasonRow } from '../stash/ReasonRow';
@@ -10,6 +10,7 @@ import { space } from '../theme/tokens';
 import { Choice } from '../ui/Choice';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
+import { useWhere } from '../order/useWhere';
 
 const WHITES = ['any colour', 'white and cream'] as const;
 /** Light and hardly coloured: what passes for white or cream. */
@@ -22,6 +23,7 @@ const SHOWN = 20;
 /** "What do I use for this?": the person's own papers for a medium, with reasons. */
 export function PaperScreen() {
   const { stash, error } = useStash();
+  const where = useWhere(stash);
   const [medium, setMedium] = useState<Medium>('alcohol marker');
   const [white, setWhite] = useState<string>(WHITES[1]);
   const papers = useMemo(
@@ -59,7 +61,7 @@ export function PaperScreen() {
           <ReasonRow
             key={paper.id}
             supply={paper}
-            reason={`${reasons.join(', ')} · ${sayStock(paper)} · ${addressOf(paper, stash.wall.units) ?? 'no place'}`}
+            reason={`${reasons.join(', ')} · ${sayStock(paper)} · ${where(paper) ?? 'no place'}`}
           />
         ))}
       </View>

@@ -7,7 +7,7 @@ import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
 import { useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
-import { addressOf, sayLastUsed, sayStock, sayWhat } from '../copy/supply';
+import { sayLastUsed, sayStock, sayWhat } from '../copy/supply';
 import { many } from '../copy/words';
 import { colour, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -19,6 +19,7 @@ import { useKeys } from '../ui/useKeys';
 import { Salvage } from './Salvage';
 import type { Session } from './session';
 import { inZone, Zones } from './Zones';
+import { useWhere } from '../order/useWhere';
 
 const WHY: Readonly<Record<Doubt, string>> = {
   'never opened': 'never opened',
@@ -45,6 +46,7 @@ export function Pile({
   readonly supplies: readonly SupplyView[];
 }) {
   const { stash } = useStash();
+  const where = useWhere(stash);
   const { zone } = useLocalSearchParams<{ zone?: string }>();
   const [skipped, setSkipped] = useState<ReadonlySet<string>>(new Set());
   const decided = useMemo(() => new Set(session.body.done.map(({ supplyId }) => supplyId)), [session]);
@@ -94,8 +96,7 @@ export function Pile({
               </Txt>
               <Txt look="quiet">{sayWhat(next.item)}</Txt>
               <Txt>
-                {sayStock(next.item)} · {sayLastUsed(next.item)} ·{' '}
-                {addressOf(next.item, stash.wall.units) ?? 'no place'}
+                {sayStock(next.item)} · {sayLastUsed(next.item)} · {where(next.item) ?? 'no place'}
               </Txt>
               <View style={styles.row}>
                 {next.doubts.map((doubt) => (

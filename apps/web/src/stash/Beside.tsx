@@ -1,27 +1,35 @@
-import { breakUpAdvice, fold, formOf, type LedgerEntry } from '@red-shelf/core';
+import { colourDifference, breakUpAdvice, fold, formOf, type LedgerEntry } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { useStash } from '../api/queries';
-import { addressOf, sayStock } from '../copy/supply';
+import { sayStock } from '../copy/supply';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
+import { useWhere } from '../order/useWhere';
+import { useMemo } from 'react';
 
 const MOST = 8;
+/** Colours of one kind that nobody tells apart are one colour, ΔE (CIEDE2000). */
+const NOT_TOLD_APART = 1.5;
 
 /** The same colour in other sizes and forms, wherever they are: two slots that belong together. */
 export function SameColour({ supply }: { readonly supply: SupplyView }) {
   const { stash } = useStash();
-  const name = fold(supply.name);
-  const same = (stash?.supplies ?? []).filter(
-    (each) =>
-      each.id !== supply.id &&
-      each.facts.status !== 'gone' &&
-      fold(each.name) === name &&
-      each.form !== supply.form,
-  );
+  const where = useWhere(stash);
+  const same = useMemo(() => {
+    const name = fold(supply.name);
+    const alike = ({ kind, hex }: SupplyView): boolean =>
+      kind === supply.kind && colourDifference(hex, supply.hex) <= NOT_TOLD_APART;
+    return (stash?.supplies ?? []).filter(
+      (each) =>
+        each.form !== supply.form &&
+        each.facts.status !== 'gone' &&
+        (fold(each.name) === name || alike(each)),
+    );
+  }, [stash, supply]);
   if (!stash || same.length === 0) return null;
   return (
     <View style={styles.box} role="region" aria-label="The same colour elsewhere">
@@ -31,7 +39,7 @@ export function SameColour({ supply }: { readonly supply: SupplyView }) {
       {same.slice(0, MOST).map((each) => (
         <Button
           key={each.id}
-          label={`${formOf(each.kind, each.form).name}: ${addressOf(each, stash.wall.units) ?? 'no place'}, ${sayStock(each)}`}
+          label={`${fold(each.name) === fold(supply.name) ? '' : `${each.name}, `}${formOf(each.kind, each.form).name}: ${where(each) ?? 'no place'}, ${sayStock(each)}`}
           onPress={() => router.setParams({ supply: each.id })}
         />
       ))}

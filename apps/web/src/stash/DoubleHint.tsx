@@ -1,9 +1,10 @@
 import { doubling, formOf, ownIt, parseColour, type Kind } from '@red-shelf/core';
 import { useDeferredValue, useMemo } from 'react';
 import { useStash } from '../api/queries';
-import { addressOf, sayStock } from '../copy/supply';
+import { sayStock } from '../copy/supply';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
+import { useWhere } from '../order/useWhere';
 
 interface DoubleHintProps {
   readonly name: string;
@@ -14,6 +15,7 @@ interface DoubleHintProps {
 /** Before something is added: is it here already? Said, never refused: doubles can be meant. */
 export function DoubleHint({ name, hex, kind }: DoubleHintProps) {
   const { stash } = useStash();
+  const where = useWhere(stash);
   const [askedName, askedHex] = [useDeferredValue(name.trim()), useDeferredValue(hex.trim())];
   const answer = useMemo(() => {
     const pile = (stash?.supplies ?? []).filter((supply) => supply.kind === kind);
@@ -31,8 +33,8 @@ export function DoubleHint({ name, hex, kind }: DoubleHintProps) {
   return (
     <Note sort="attention">
       <Txt>
-        You have {item.name} already ({why}): {sayStock(item)} at{' '}
-        {addressOf(item, stash.wall.units) ?? 'no place'}.{have < meant ? ' A spare is still wanted.' : ''}
+        You have {item.name} already ({why}): {sayStock(item)} at {where(item) ?? 'no place'}.
+        {have < meant ? ' A spare is still wanted.' : ''}
       </Txt>
     </Note>
   );

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
 import { useChange } from '../api/useChange';
+import { unitTitle } from '../copy/supply';
 import { many } from '../copy/words';
 import { useDraft } from '../form/useDraft';
 import { space } from '../theme/tokens';
@@ -34,13 +35,12 @@ interface UnitEditProps {
 export function UnitEdit({ unit, units, slots }: UnitEditProps) {
   const at = units.findIndex(({ id }) => id === unit.id);
   const before = units[at - 1];
-  const title = ({ letter, name: called }: UnitView): string => `${letter} ${called}`;
   const [start] = useState(() => ({
     name: unit.name,
     facts: unit.facts,
     cap: String(unit.facts.cap ?? ''),
     skip: (unit.facts.skipColumns ?? []).join(', '),
-    after: before ? title(before) : FIRST,
+    after: before ? unitTitle(before) : FIRST,
   }));
   const [draft, setDraft, clear] = useDraft(`unit.${unit.id}.${unit.version}`, start);
   const { name, facts, cap, skip, after } = draft;
@@ -76,7 +76,7 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
           : (read.error.issues[0]?.message ?? ''),
       );
     setRefusal(null);
-    const behind = units.find((each) => title(each) === after);
+    const behind = units.find((each) => unitTitle(each) === after);
     const moved = (behind?.id ?? null) !== (before?.id ?? null);
     // The new version may stand here before the answer is told, as a form of its own: the promise outlives this one.
     const body = {
@@ -88,7 +88,7 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
     return void keep.mutateAsync(body).then(done, () => undefined);
   };
   return (
-    <Page title={title(unit)} aside={`${many(inside, 'thing')} in it`}>
+    <Page title={unitTitle(unit)} aside={`${many(inside, 'thing')} in it`}>
       <Columns
         first={
           <>
@@ -139,7 +139,7 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
             </View>
             <Choice
               label="It comes after"
-              options={[FIRST, ...units.filter(({ id }) => id !== unit.id).map(title)]}
+              options={[FIRST, ...units.filter(({ id }) => id !== unit.id).map(unitTitle)]}
               value={after}
               onChange={(word) => change({ after: word })}
             />

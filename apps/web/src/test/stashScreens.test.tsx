@@ -86,6 +86,7 @@ const sorting = record('r1', {
   name: 'Inks, today',
   kind: 'ink',
   form: null,
+  unitId: null,
   shared: {},
   done: [{ supplyId: 's2', verdict: 'let go', space: { alongMm: 98, litres: 0.13, slots: 1 } }],
   waiting: [],
@@ -102,7 +103,7 @@ test('a pile is begun from the list of kinds, or taken up again', async () => {
       .findByRole('button', { name: 'Inks, today: 1 decided' })
       .then(() => 'Inks, today: 1 decided'),
   );
-  expect(router.setParams).toHaveBeenCalledWith({ session: 'r1' });
+  expect(router.setParams).toHaveBeenCalledWith({ session: 'r1', zone: '' });
   expect(screen.queryByRole('button', { name: /^Ribbons/ })).toBeNull();
   press(/^Inks: 2/);
   await waitFor(() => expect(sent[0]?.body).toMatchObject({ body: { what: 'sort out', kind: 'ink' } }));

@@ -1,5 +1,5 @@
 import type { Facts, UnusedWhy } from '../supply/facts';
-import { DAY, idleDays, inPeace, type StockHistory } from './idle';
+import { idleDays, inPeace, type StockHistory } from './idle';
 
 /** Why a thing was never used: what the person says, else whether it was ever opened. */
 export interface Unused<T> {
@@ -22,6 +22,6 @@ export function neverUsed<T extends StockHistory & { readonly id: string }>(
   return items
     .filter((item) => item.stock.uses === 0 && !inPeace(item))
     .map((item) => ({ item, why: whyOf(item.facts), days: Math.floor(idleDays(item, now)) }))
-    .filter(({ days }) => days * DAY >= SETTLED_DAYS * DAY)
+    .filter(({ days }) => days >= SETTLED_DAYS)
     .sort((p, q) => q.days - p.days || (p.item.id < q.item.id ? -1 : 1));
 }
