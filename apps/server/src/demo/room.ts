@@ -3,6 +3,7 @@ import type { StashDocument } from '@red-shelf/contract';
 import { unitRecordFrom } from '../services/wall';
 import { unitToView } from '../services/views';
 import { demoColours } from './colours';
+import { demoRecords } from './groups';
 import { demoExtras, spareUnit } from './extras';
 import { demoFacts } from './facts';
 import { historyOf } from './history';
@@ -68,7 +69,7 @@ export function demoRoom(now: number): StashDocument {
     supplies: [...supplies, ...extras.supplies],
     placements: lived(supplies, units, random),
     ledger,
-    records: [],
+    records: demoRecords([...supplies, ...extras.supplies], now),
   };
 }
 
