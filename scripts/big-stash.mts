@@ -1,6 +1,6 @@
 /**
  * Makes a stash of 10,000 supplies and prints what a person feels of its size, in headless Chromium on this machine:
- * the first screen, search while typing, scrolling, memory. Needs the app built (npm run demo builds it).
+ * the first screen, the other screens that judge everything, search while typing, scrolling, memory. Needs the app built (npm run demo builds it).
  *   npx tsx scripts/big-stash.mts [how many]
  */
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -32,25 +32,37 @@ store.close();
 const { process: server, url } = await startServer(['apps/server/dist/main.js'], { cwd: process.cwd(), db });
 const browser = await chromium.launch(playwrightConfig.projects[0].use.launchOptions);
 
-/** From asking for the page to the frame in which the first supply stands on it, as the page's own clock has it. */
-async function firstScreen(size: { width: number; height: number }): Promise<{ cold: number; warm: number }> {
+interface Shown {
+  readonly size: { width: number; height: number };
+  readonly path?: string;
+  /** What the screen says once it is there. */
+  readonly says?: string;
+}
+
+/** From asking for a page to the frame in which what it is for stands on it, as the page's own clock has it. */
+async function firstScreen({
+  size,
+  path = '/stash',
+  says = 'Thing \\d',
+}: Shown): Promise<{ cold: number; warm: number }> {
   const context = await browser.newContext({ viewport: size });
   const page = await context.newPage();
-  await page.addInitScript(() => {
+  await page.addInitScript((words) => {
     const state = window as unknown as { firstRow?: number };
+    const wanted = new RegExp(words);
     new MutationObserver((_, observer) => {
-      if (!/Thing \d/.test(document.body?.textContent ?? '')) return;
+      if (!wanted.test(document.body?.textContent ?? '')) return;
       observer.disconnect();
       requestAnimationFrame(() => (state.firstRow = performance.now()));
     }).observe(document, { childList: true, subtree: true });
-  });
+  }, says);
   const read = async (): Promise<number> => {
     await page.waitForFunction(() => (window as unknown as { firstRow?: number }).firstRow, null, {
       polling: 400,
     });
     return page.evaluate(() => (window as unknown as { firstRow: number }).firstRow);
   };
-  await page.goto(`${url}/stash`, { waitUntil: 'commit' });
+  await page.goto(`${url}${path}`, { waitUntil: 'commit' });
   const cold = await read();
   await page.reload({ waitUntil: 'commit' });
   const warm = await read();
@@ -115,12 +127,25 @@ for (const [name, size] of [
   ['wide', { width: 1280, height: 800 }],
 ] as const) {
   const runs = [];
-  for (let run = 0; run < RUNS; run++) runs.push(await firstScreen(size));
+  for (let run = 0; run < RUNS; run++) runs.push(await firstScreen({ size }));
   console.log(`first screen, ${name}, nothing cached: ${say(runs.map(({ cold }) => cold))}`);
   console.log(`first screen, ${name}, opened before: ${say(runs.map(({ warm }) => warm))}`);
 }
 
-const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+const PHONE = { width: 390, height: 844 };
+for (const [path, says] of [
+  ['/stash/look', 'Ten you forgot[^]*Thing \\d'],
+  ['/stash/sort-out', 'with a question mark'],
+  ['/stash/order', 'In how many drawers[^]*things'],
+  ['/storage', 'on the wall'],
+  ['/gaps', 'Thing \\d'],
+] as const) {
+  const runs = [];
+  for (let run = 0; run < RUNS; run++) runs.push(await firstScreen({ size: PHONE, path, says }));
+  console.log(`${path}, phone, opened before: ${say(runs.map(({ warm }) => warm))}`);
+}
+
+const page = await browser.newPage({ viewport: PHONE });
 await page.goto(`${url}/stash`);
 await page
   .getByText(/^Thing \d/)

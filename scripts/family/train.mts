@@ -11,22 +11,19 @@ const SIZE_POWER = 0.5;
  * so that no family swallows its neighbours: lists of names hold many yellows and few greys.
  */
 const BALANCE: Readonly<Record<string, number>> = {
-  red: -0.6,
-  orange: -0.9,
-  yellow: -0.7,
-  green: -0.2,
+  red: -0.5,
+  orange: -0.3,
+  yellow: -0.4,
+  green: -0.25,
   teal: 0,
-  blue: 0.2,
-  purple: -0.2,
-  pink: -0.4,
-  brown: 0.25,
+  blue: 0.5,
+  purple: 0,
+  pink: -0.1,
+  brown: 0.4,
   black: -0.8,
-  grey: 0.9,
-  white: -0.4,
+  grey: 0.85,
+  white: -0.1,
 };
-
-/** What a word between families says, against a plain one. */
-const VAGUE_SAYS = 0.35;
 
 interface Point {
   readonly at: readonly [number, number, number];
@@ -84,7 +81,7 @@ export function train(lists: readonly NamedList[]): Prototype[] {
         .filter((row) => row.family === family)
         .map((row): Point => {
           const { x, y, z } = feature(labOf(row.hex));
-          return { at: [x, y, z], weight: row.vague ? weight * VAGUE_SAYS : weight };
+          return { at: [x, y, z], weight };
         }),
     );
     const total = points.reduce((sum, { weight }) => sum + weight, 0);

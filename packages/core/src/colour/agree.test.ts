@@ -3,17 +3,17 @@ import type { Family } from './families';
 
 /** Colours nobody argues about, muted ones of card and ink among them. */
 const AGREED: Readonly<Partial<Record<Family, string>>> = {
-  red: '#b3262b #c8102e #9b1b1e #d33a3a #a52a2a #cc3344',
-  orange: '#e07b2a #f58220 #d9692b #f4a04c #ff8c1a',
+  red: '#ff0000 #800000 #b3262b #c8102e #9b1b1e #d33a3a #a52a2a #cc3344',
+  orange: '#ffa500 #ff8c00 #e07b2a #f58220 #d9692b #f4a04c #ff8c1a',
   yellow: '#f2d04f #ffe14d #f7e27a #fff2a0 #e8c51f',
-  green: '#4c9a52 #2e7d32 #7cb66a #1f5a2c #a5c96b #556b2f',
-  teal: '#2f9596 #008080 #1d7f86 #3fb3b0',
-  blue: '#3468b0 #1f4e9c #6fa3d8 #14306b #a9cdee #4a7fb5',
-  purple: '#74509c #5b2a86 #9a77bf #4a2c63 #b79ad2',
-  pink: '#ee9dbb #f4b6cd #e0679a #f7cfdd #d94f8a',
-  brown: '#6b4a33 #7d5a41 #5a3a22 #8a6446 #4d3424',
+  green: '#808000 #4c9a52 #2e7d32 #7cb66a #1f5a2c #a5c96b #556b2f',
+  teal: '#40e0d0 #2f9596 #008080 #1d7f86 #3fb3b0',
+  blue: '#0000ff #000080 #87ceeb #3468b0 #1f4e9c #6fa3d8 #14306b #a9cdee #4a7fb5',
+  purple: '#800080 #74509c #5b2a86 #9a77bf #4a2c63 #b79ad2',
+  pink: '#ffc0cb #ff69b4 #ee9dbb #f4b6cd #e0679a #f7cfdd #d94f8a',
+  brown: '#8b4513 #d2b48c #6b4a33 #7d5a41 #5a3a22 #8a6446 #4d3424',
   black: '#111111 #0a0a0a #1a1a1a',
-  grey: '#8d8d8b #777777 #a8a8a6 #5f6062 #b8b8b8',
+  grey: '#c0c0c0 #808080 #8d8d8b #777777 #a8a8a6 #5f6062 #b8b8b8',
   white: '#fbfaf6 #ffffff #f8f5ee #f4f2ea',
 };
 const cases = Object.entries(AGREED).flatMap(([family, all]) =>

@@ -10,16 +10,16 @@ export interface FamilyScore {
   readonly share: number;
 }
 
-/** Kernel radius in the feature space, about five colour differences. */
-const SIGMA = 5;
+/** Kernel radius in the feature space. */
+const SIGMA = 8;
 /** Chroma is compressed, since people's families widen as colours grow vivid. */
 const CHROMA_POWER = 0.9;
 
-/** Where a CIELAB colour lies for telling families apart: lightness damped, chroma compressed. */
+/** Where a CIELAB colour lies for telling families apart: lightness stretched, chroma compressed. */
 export function feature(lab: Lab): { x: number; y: number; z: number } {
   const chroma = chromaOf(lab);
   const stretch = chroma > 0 ? (2 * chroma ** CHROMA_POWER) / chroma : 1;
-  return { x: 0.9 * lab.l, y: lab.a * stretch, z: lab.b * stretch };
+  return { x: 1.4 * lab.l, y: lab.a * stretch, z: lab.b * stretch };
 }
 
 /** Votes this far below the strongest (as logarithms) weigh nothing. */
