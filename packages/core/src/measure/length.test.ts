@@ -16,6 +16,10 @@ test.each([
   ['2,4 m', 2_400_000],
   ['3 yd', 2_743_200],
   ['42', 42_000],
+  ['5 ft 2 1/2 in', 1_587_500],
+  [`5'2"`, 1_574_800],
+  ['1 yd, 6 in', 1_066_800],
+  ['0,125 in', 3_175],
 ])('%s is %d µm', (text, expected) => expect(um(text)).toBe(expected));
 
 test.each([
@@ -23,6 +27,9 @@ test.each([
   ['five', 'length_unclear'],
   ['3 1/0 in', 'length_unclear'],
   ['3 parsecs', 'length_unclear'],
+  ['1,200 mm', 'length_unclear'],
+  ['2 in 5 ft', 'length_unclear'],
+  ['2 ft 3', 'length_unclear'],
   ['-2 m', 'length_negative'],
   ['99999999 m', 'length_too_long'],
 ])('refuses “%s” as %s', (text, code) => expect(parseLength(text)).toMatchObject({ ok: false, code }));

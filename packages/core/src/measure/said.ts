@@ -26,6 +26,7 @@ const VULGAR: Readonly<Record<string, string>> = {
 };
 const SHAPE =
   /^(-?)(?:(\d+(?:[.,]\d+)?|[.,]\d+)(?:(?:\s+|-)(\d+)\s*\/\s*(\d+))?|(\d+)\s*\/\s*(\d+))\s*([a-z"″'′#.²/ ]*)$/i;
+const THOUSANDS_OR_DECIMALS = /^[1-9]\d{0,2},\d{3}$/;
 
 const plain = (text: string): string =>
   text
@@ -41,7 +42,9 @@ export function readSaid(text: string): Said | MeasureRefusal {
   if (!found) return { ok: false, code: 'unclear', given };
   const [, minus, whole, top, bottom, loneTop, loneBottom, unit = ''] = found;
   const over = Number(bottom ?? loneBottom ?? 1);
-  if (over === 0) return { ok: false, code: 'unclear', given };
+  // "1,200" is a thousand and more to one person and a little over one to another: better asked again than guessed.
+  if (over === 0 || (whole && THOUSANDS_OR_DECIMALS.test(whole)))
+    return { ok: false, code: 'unclear', given };
   const value = Number((whole ?? '0').replace(',', '.')) + Number(top ?? loneTop ?? 0) / over;
   if (minus && value > 0) return { ok: false, code: 'negative', given };
   return { ok: true, value, unit: unit.toLowerCase().replace(/\./g, '').trim() };
@@ -53,16 +56,37 @@ export interface ParsedMeasure {
   readonly amount: number;
 }
 
+/** `5 ft 2 1/2 in`, `1 lb 4 oz`: where one unit ends and the next number begins. */
+const NEXT_UNIT = /(?<=[a-z"″'′]\.?)\s*(?:,|and)?\s*(?=[\d¼½¾⅓⅔⅛⅜⅝⅞])/i;
+
+/** Steps that a text says, its units from large to small; a bare number is taken in `assumed`. */
+function stepsSaid(
+  text: string,
+  steps: Readonly<Record<string, number>>,
+  assumed: string,
+): number | MeasureRefusal['code'] {
+  let total = 0;
+  let larger = Infinity;
+  const parts = text.split(NEXT_UNIT);
+  for (const part of parts) {
+    const said = readSaid(part);
+    if (!said.ok) return said.code;
+    const perUnit = steps[said.unit || (parts.length === 1 ? assumed : '')];
+    if (perUnit === undefined || perUnit >= larger) return 'unclear';
+    total += said.value * perUnit;
+    larger = perUnit;
+  }
+  return total;
+}
+
 /** Makes a reader for one sort of measure: how many whole steps each unit is, and what is beyond belief. */
 export const measureReader =
   (steps: Readonly<Record<string, number>>, most: number) =>
   (text: string, assumed: string): ParsedMeasure | MeasureRefusal => {
-    const said = readSaid(text);
-    if (!said.ok) return said;
     const given = text.trim();
-    const perUnit = steps[said.unit || assumed];
-    if (perUnit === undefined) return { ok: false, code: 'unclear', given };
-    const amount = Math.round(said.value * perUnit);
+    const said = stepsSaid(given, steps, assumed);
+    if (typeof said === 'string') return { ok: false, code: said, given };
+    const amount = Math.round(said);
     return amount > most ? { ok: false, code: 'too_much', given } : { ok: true, amount };
   };
 
