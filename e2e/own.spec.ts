@@ -23,6 +23,14 @@ test('do I own it: by name, code, hex and barcode, with where it is and how much
   await expect(verdict).not.toHaveText('Yes');
   await ask('zeppelin');
   await expect(verdict).toHaveText('No');
+  await ask('salmon');
+  await expect(verdict).toHaveText('No');
+  await expect(page.getByText(/^Salmon is a colour too/)).toBeVisible();
+  await ask('#d85e67');
+  await page.getByRole('radio', { name: 'Ribbons' }).click();
+  await expect(page).toHaveURL(/kind=ribbon/);
+  await expect(page.getByRole('button', { name: /Ember Latch.*full pad/ })).toBeHidden();
+  await page.getByRole('radio', { name: 'All' }).click();
   await page.getByRole('button', { name: 'Scan a barcode' }).click();
   await page.getByRole('button', { name: 'Scan Ember Latch' }).click();
   await expect(verdict).toHaveText('Yes');

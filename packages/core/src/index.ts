@@ -149,7 +149,7 @@ export { findGaps, type Gaps, type GapSubject } from './gaps/running';
 export { fold } from './search/fold';
 export { searchable, type Searchable, type SearchSubject } from './search/subject';
 export { makeStashSearch, type StashSearch } from './search/stashSearch';
-export { doubling, nearColours, ownIt, type Owned, type OwnAnswer, type OwnReason } from './own/ownIt';
+export { doubling, nearColours, nearestElse, ownIt, type Owned, type OwnAnswer, type OwnReason } from './own/ownIt';
 export { readBarcode, withCheckDigit, type BarcodeReading } from './own/barcode';
 export { sortOutOrder, VERDICTS, type Doubt, type SortSubject, type Verdict } from './sortout/candidates';
 export { NEEDED_AS, salvageFor, type StorageNeed } from './sortout/salvage';

@@ -5,6 +5,7 @@ import { Waiting } from '../frame/Waiting';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
+import { RowLink } from '../ui/RowLink';
 import { sayAge, WHAT } from './group';
 import { GroupPage } from './GroupPage';
 import { NewGroup } from './NewGroup';
@@ -24,9 +25,10 @@ export function KitsScreen() {
   return (
     <Page title="Kits and packs" narrow aside="Oldest first">
       {oldest.map((group) => (
-        <Button
+        <RowLink
           key={group.id}
-          label={`${WHAT[group.body.what]} “${group.body.name}”: ${many(group.body.members.length, 'thing')}, ${sayAge(group)}`}
+          title={`${WHAT[group.body.what]} “${group.body.name}”`}
+          detail={`${many(group.body.members.length, 'thing')}, ${sayAge(group)}`}
           onPress={() => router.setParams({ group: group.id })}
         />
       ))}

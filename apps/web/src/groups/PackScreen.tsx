@@ -11,7 +11,7 @@ import { many } from '../copy/words';
 import { BLANK, readForm, startSaid } from '../form/model';
 import { useSupplyForm } from '../form/useSupplyForm';
 import { readPrice } from '../measure/say';
-import { readAmount } from '../stash/amount';
+import { AMOUNT_SHORT, readAmount } from '../stash/amount';
 import { forget, remember, remembered } from '../form/draft';
 import { KindAndForm, type SupplyForm } from '../stash/SupplyFields';
 import { colour, radius, space, TOUCH } from '../theme/tokens';
@@ -129,17 +129,20 @@ export function PackScreen() {
           <View key={i} style={styles.row} role="group" aria-label={`Lot ${i + 1}`}>
             <View style={[styles.swatch, hex.ok && { backgroundColor: hex.hex }]} />
             <Input
-              label={`Name of lot ${i + 1}`}
+              label="Name"
+              says={`Name of lot ${i + 1}`}
               value={lot.name}
               onChange={(name) => setLot(i, { ...lot, name })}
             />
             <Input
-              label={`Colour of lot ${i + 1}`}
+              label="Colour"
+              says={`Colour of lot ${i + 1}`}
               value={lot.hex}
               onChange={(text) => setLot(i, { ...lot, hex: text })}
             />
             <Input
-              label={`How many in lot ${i + 1}`}
+              label={AMOUNT_SHORT[formOf(given.kind, given.form).counting]}
+              says={`How many in lot ${i + 1}`}
               value={lot.amount}
               onChange={(amount) => setLot(i, { ...lot, amount })}
             />

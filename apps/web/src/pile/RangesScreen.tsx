@@ -17,6 +17,7 @@ import { Choice } from '../ui/Choice';
 import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
+import { RowLink } from '../ui/RowLink';
 import { Txt } from '../ui/Txt';
 import { RangeTile } from './RangeTile';
 
@@ -36,9 +37,10 @@ export function RangesScreen() {
       {ranges.map((range) => {
         const owned = ownedOfRange(range.body.entries, range.body, stash.supplies).filter(Boolean).length;
         return (
-          <Button
+          <RowLink
             key={range.id}
-            label={`${range.body.maker} ${range.body.name}: ${owned} of ${range.body.entries.length} owned`}
+            title={`${range.body.maker} ${range.body.name}`.trim()}
+            detail={`${owned} of ${range.body.entries.length} owned`}
             onPress={() => router.setParams({ range: range.id })}
           />
         );

@@ -8,8 +8,8 @@ import { useChange } from '../api/useChange';
 import { Waiting } from '../frame/Waiting';
 import { PainList } from '../storage/PainList';
 import { space } from '../theme/tokens';
-import { Button } from '../ui/Button';
 import { Page } from '../ui/Page';
+import { RowLink } from '../ui/RowLink';
 import { Txt } from '../ui/Txt';
 import { Pile } from './Pile';
 import { unitTitle } from '../copy/supply';
@@ -59,9 +59,10 @@ export function SortOutScreen() {
             Take up again
           </Txt>
           {open.map((session) => (
-            <Button
+            <RowLink
               key={session.id}
-              label={`${session.body.name}: ${session.body.done.length} decided`}
+              title={session.body.name}
+              detail={`${session.body.done.length} decided`}
               onPress={() => router.setParams({ session: session.id, zone: '' })}
             />
           ))}
@@ -86,9 +87,10 @@ export function SortOutScreen() {
           if (pile.length === 0) return null;
           const doubtful = sortOutOrder(pile, Date.now()).filter(({ doubts }) => doubts.length > 0).length;
           return (
-            <Button
+            <RowLink
               key={kind}
-              label={`${KIND_DEFINITIONS[kind].plural}: ${pile.length}, ${doubtful} with a question mark`}
+              title={KIND_DEFINITIONS[kind].plural}
+              detail={`${pile.length}, ${doubtful} with a question mark`}
               disabled={begin.isPending}
               onPress={() => start(KIND_DEFINITIONS[kind].plural, { kind, unitId: null })}
             />

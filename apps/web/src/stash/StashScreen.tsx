@@ -1,4 +1,4 @@
-import { FAMILY_GROUP_INFO, KIND_DEFINITIONS, KINDS } from '@red-shelf/core';
+import { FAMILY_GROUP_INFO } from '@red-shelf/core';
 import { FlashList } from '@shopify/flash-list';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -9,7 +9,7 @@ import { Waiting } from '../frame/Waiting';
 import { useWhere } from '../order/useWhere';
 import { colour, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
-import { Chip } from '../ui/Chip';
+import { KindChips } from '../ui/KindChips';
 import { Note } from '../ui/Note';
 import { PageHead } from '../ui/Page';
 import { SearchField } from '../ui/SearchField';
@@ -98,23 +98,7 @@ export function StashScreen() {
             }
           />
           <SearchField ref={field} value={query} onChange={setQuery} />
-          <ScrollView
-            horizontal
-            showsHorizontalScrollIndicator={false}
-            contentContainerStyle={styles.kinds}
-            role="radiogroup"
-            aria-label="Kind"
-          >
-            <Chip label="All" on={filters.kind === null} onPress={() => narrow({ ...filters, kind: null })} />
-            {KINDS.map((each) => (
-              <Chip
-                key={each}
-                label={KIND_DEFINITIONS[each].plural}
-                on={filters.kind === each}
-                onPress={() => narrow({ ...filters, kind: each })}
-              />
-            ))}
-          </ScrollView>
+          <KindChips value={filters.kind} onChange={(kind) => narrow({ ...filters, kind })} />
           <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.kinds}>
             <Button label="Do I own it?" main onPress={() => router.push('/stash/own')} />
             <Button

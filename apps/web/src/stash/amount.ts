@@ -25,6 +25,14 @@ export const AMOUNT_LABEL: Readonly<Record<FormDefinition['counting'], string>> 
   length: 'How much (2.4 m, 3 yd)',
 };
 
+/** The same where there is little room. */
+export const AMOUNT_SHORT: Readonly<Record<FormDefinition['counting'], string>> = {
+  fill: 'How many',
+  sheets: 'Sheets',
+  pieces: 'How many',
+  length: 'Length',
+};
+
 /** Reads an amount; for pads and markers the level says how full the open one is. */
 export function readAmount(text: string, level: Level, form: FormDefinition): AmountReading {
   const given = text.trim();

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { sayDifference } from '../colour/sayDifference';
 import { readBarcode, withCheckDigit } from './barcode';
-import { doubling, ownIt, type Owned } from './ownIt';
+import { doubling, nearColours, nearestElse, ownIt, type Owned } from './ownIt';
 
 const owned = (name: string, more: Partial<Owned> = {}): Owned => ({
   id: name,
@@ -43,6 +43,22 @@ test('a colour is compared like with like when the manner is asked', () => {
   const [answer] = ownIt('#3468b1', STASH, { made: 'blended', ground: 'kraft' });
   expect(answer?.item.name).toBe('Fern Gate');
   expect(ownIt('#3468b1', STASH)).toEqual([]);
+});
+
+test('no kind crowds out another near a colour, and a kind with nothing near shows its nearest', () => {
+  const many = (kind: string, hexes: readonly string[]) =>
+    hexes.map((hex, i) => owned(`${kind} ${i}`, { kind, hex }));
+  const greens = ['#4c9a52', '#4d9b53', '#4e9c54', '#4f9d55', '#509e56', '#519f57'];
+  const pile = [
+    ...many('ink', greens),
+    ...many('marker', ['#4c9a5a', '#2244aa']),
+    ...many('ribbon', ['#2244aa', '#70c078']),
+  ];
+  const names = (answers: readonly { item: Owned }[]) => answers.map(({ item }) => item.name);
+  expect(names(nearColours('#4c9a52', pile))).toEqual(['ink 0', 'ink 1', 'ink 2', 'ink 3', 'marker 0']);
+  expect(nearColours('#4c9a52', many('ink', greens))).toHaveLength(6);
+  expect(names(nearestElse('#4c9a52', pile))).toEqual(['ribbon 1']);
+  expect(nearestElse('#4c9a52', pile)[0]?.reason).toMatchObject({ difference: { step: 'far' } });
 });
 
 test.each([

@@ -35,6 +35,7 @@ export interface OwnAnswer<T> {
 /** Colours further away than this are no answer. */
 const NEAR_COLOUR = 8;
 const MOST_NEAR = 12;
+const MOST_OF_A_KIND = 4;
 
 const RANK: Readonly<Record<OwnReason['sort'], number>> = { exact: 0, 'near name': 1, 'near colour': 2 };
 const worth = ({ reason }: OwnAnswer<unknown>): number =>
@@ -94,19 +95,51 @@ export function ownIt<T extends Owned>(
   return answers.sort((p, q) => worth(p) - worth(q));
 }
 
-/** Owned things near a colour, the nearest first. */
+/** Every owned thing as far as it is from a colour, the nearest first; equally near ones by id. */
+function byDistance<T extends Owned>(
+  hex: string,
+  owned: readonly T[],
+  manner?: { made: Made; ground: Ground },
+): { item: T; seen: string; deltaE: number }[] {
+  const wanted = labOf(hex);
+  return owned
+    .map((item) => ({ item, seen: colourOf(item, manner) }))
+    .map(({ item, seen }) => ({ item, seen, deltaE: ciede2000(wanted, labOf(seen)) }))
+    .sort((p, q) => p.deltaE - q.deltaE || (p.item.id < q.item.id ? -1 : 1));
+}
+
+/** Owned things near a colour, the nearest first; of several kinds a few of each, so that none crowds out another. */
 export function nearColours<T extends Owned>(
   hex: string,
   owned: readonly T[],
   manner?: { made: Made; ground: Ground },
 ): OwnAnswer<T>[] {
-  const wanted = labOf(hex);
-  return owned
-    .map((item) => ({ item, seen: colourOf(item, manner) }))
-    .map(({ item, seen }) => ({ item, seen, deltaE: ciede2000(wanted, labOf(seen)) }))
-    .filter(({ deltaE }) => deltaE <= NEAR_COLOUR)
-    .sort((p, q) => p.deltaE - q.deltaE)
-    .slice(0, MOST_NEAR)
+  const near = byDistance(hex, owned, manner).filter(({ deltaE }) => deltaE <= NEAR_COLOUR);
+  const most = new Set(near.map(({ item }) => item.kind)).size > 1 ? MOST_OF_A_KIND : MOST_NEAR;
+  const taken = new Map<string, number>();
+  return near
+    .filter(({ item: { kind } }) => {
+      const nth = (taken.get(kind) ?? 0) + 1;
+      taken.set(kind, nth);
+      return nth <= most;
+    })
+    .map(({ item, seen }) => ({
+      item,
+      reason: { sort: 'near colour', difference: sayDifference(hex, seen) },
+    }));
+}
+
+/** For every kind with nothing near a colour, the nearest there is of it, however far: what could stand in. */
+export function nearestElse<T extends Owned>(
+  hex: string,
+  owned: readonly T[],
+  manner?: { made: Made; ground: Ground },
+): OwnAnswer<T>[] {
+  const first = new Map<string, { item: T; seen: string; deltaE: number }>();
+  for (const each of byDistance(hex, owned, manner))
+    if (!first.has(each.item.kind)) first.set(each.item.kind, each);
+  return [...first.values()]
+    .filter(({ deltaE }) => deltaE > NEAR_COLOUR)
     .map(({ item, seen }) => ({
       item,
       reason: { sort: 'near colour', difference: sayDifference(hex, seen) },
