@@ -12,11 +12,14 @@ test('a pile with the keyboard alone: name, colour, next; left, and taken up aga
   await page.getByRole('textbox', { name: 'Name' }).focus();
   for (const [name, hex] of [
     ['Pile Rust', '#a04020'],
-    ['Pile Straw', '#d0b060'],
+    ['Pile Straw', 'dusty rose'],
   ] as const) {
     await page.keyboard.type(name);
     await page.keyboard.press('Enter');
     await page.keyboard.type(hex);
+    if (hex === 'dusty rose')
+      await expect(page.getByRole('button', { name: 'Take Dusty Rose' })).toBeVisible();
+    await page.keyboard.press('Enter');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('button', { name: new RegExp(`${name} `) })).toBeVisible();
     await expect(page.getByRole('textbox', { name: 'Name' })).toBeFocused();
@@ -36,12 +39,12 @@ test('a pasted list says line by line what is wrong, and adds the rest in one ch
   await page.getByRole('button', { name: 'Paste a list' }).click();
   await page
     .getByRole('textbox', { name: /One thing a line/ })
-    .fill('Paste Moss, #3a5f36, 71\nPaste Nothing\n72; Paste Sky; skyblue\n');
+    .fill('Paste Moss, #3a5f36, 71\nPaste Nothing\nPaste Rose, dusty rose\n72; Paste Sky; skyblue\n');
   await expect(page.getByText(/Line 2 “Paste Nothing” has no colour/)).toBeVisible();
-  await page.getByRole('button', { name: 'Add 2 supplies' }).click();
-  await expect(page.getByText('2 entered')).toBeVisible();
+  await page.getByRole('button', { name: 'Add 3 supplies' }).click();
+  await expect(page.getByText('3 entered')).toBeVisible();
   await page.goto(`${room.url}/stash?q=paste`);
-  await expect(page.getByText('2 of 225 supplies')).toBeVisible();
+  await expect(page.getByText('3 of 226 supplies')).toBeVisible();
 });
 
 test('a range comes in as a checklist, and what is ticked is owned', async ({ page, room }) => {

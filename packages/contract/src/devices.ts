@@ -9,6 +9,8 @@ export const readerRequest = z.object({
   /** What the simulated reader is held on. */
   on: z.string().regex(/^#[0-9a-f]{6}$/, 'Say what the reader is held on.'),
 });
+/** Names that may be asked for at once. */
+export const MOST_NAMES = 2_000;
 export const colourName = z.object({ name: z.string(), hex: z.string() });
 export type ColourName = z.infer<typeof colourName>;
 /** Things lying within reach of the simulated scanner. */

@@ -1,7 +1,7 @@
 export { arrangePreview, type ArrangePreview, type ArrangeRequest, type LeftOverView } from './arrange';
 export { MOST_AT_ONCE, type BatchSet } from './batch';
 export { changeView, type ChangeView, type JournalLine } from './change';
-export { MOST_PHOTO_BYTES, type ColourName, type PhotoView } from './devices';
+export { MOST_NAMES, MOST_PHOTO_BYTES, type ColourName, type PhotoView } from './devices';
 export { stashDocument, type StashDocument } from './document';
 export {
   MOST_DOCUMENT_BYTES,

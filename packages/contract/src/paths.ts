@@ -26,6 +26,7 @@ export const paths = {
   removeRecord: at('POST', '/api/records/:id/remove'),
   journal: at('GET', '/api/changes'),
   colourNames: at('POST', '/api/colour-names'),
+  coloursCalled: at('POST', '/api/colour-names/called'),
   readColour: at('POST', '/api/devices/reader'),
   scannables: at('GET', '/api/devices/scanner'),
   getWall: at('GET', '/api/wall'),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { arrangePreview, arrangeRequest } from './arrange';
 import { addMany, batchEdit, merge, verdictBody } from './batch';
 import { changeView, journalLine } from './change';
-import { colourName, photoView, readerRequest, reading, scannable } from './devices';
+import { colourName, MOST_NAMES, photoView, readerRequest, reading, scannable } from './devices';
 import { importChoices, importCommit, importPreview, importProgress, uploadView } from './lists';
 import { editedRecord, newRecord, recordView } from './records';
 import { paths, type RoutePath } from './paths';
@@ -54,6 +54,11 @@ export const routes = {
   colourNames: route(
     paths.colourNames,
     z.object({ query: z.string().max(60) }),
+    z.object({ names: z.array(colourName) }),
+  ),
+  coloursCalled: route(
+    paths.coloursCalled,
+    z.object({ names: z.array(z.string().max(60)).max(MOST_NAMES) }),
     z.object({ names: z.array(colourName) }),
   ),
   readColour: route(paths.readColour, readerRequest, reading),

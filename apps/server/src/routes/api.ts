@@ -5,7 +5,7 @@ import { applyArrange, previewArrange } from '../services/arrange';
 import { readColour } from '../devices/reader';
 import { scannables } from '../devices/scanner';
 import { addMany, batchEdit } from '../services/batch';
-import { suggestColours } from '../services/colourNames';
+import { coloursCalled, suggestColours } from '../services/colourNames';
 import { stashList, type Context } from '../services/context';
 import { journal } from '../services/journal';
 import { mergeSupplies } from '../services/merge';
@@ -76,6 +76,7 @@ function mountMany(router: Router, context: Context): void {
   }));
   mount(router, routes.journal, async () => ({ changes: await journal(context) }));
   mount(router, routes.colourNames, ({ body }) => Promise.resolve({ names: suggestColours(body.query) }));
+  mount(router, routes.coloursCalled, ({ body }) => Promise.resolve({ names: coloursCalled(body.names) }));
   mount(router, routes.readColour, ({ body }) => Promise.resolve(readColour(body.on)));
   mount(router, routes.scannables, async () => ({ things: await scannables(context) }));
 }

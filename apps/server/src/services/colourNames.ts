@@ -11,6 +11,14 @@ let prepared: readonly Known[] | undefined;
 const names = (): readonly Known[] =>
   (prepared ??= colornames.map(({ name, hex }) => ({ name, hex, folded: ` ${fold(name)}` })));
 
+let byName: ReadonlyMap<string, ColourName> | undefined;
+
+/** The colours that are called just so, in the order asked; names that are no colour's are left out. */
+export function coloursCalled(asked: readonly string[]): ColourName[] {
+  byName ??= new Map(names().map(({ folded, name, hex }) => [folded, { name, hex }]));
+  return asked.flatMap((name) => byName?.get(` ${fold(name)}`) ?? []);
+}
+
 const MOST = 8;
 
 /** Colour names that hold all the words, those that begin with them first, short ones before long ones. */

@@ -86,6 +86,14 @@ test('colour names are suggested, the closest wording first', async () => {
   expect((await world.http.post('/api/colour-names').send({ query: ' ' })).body.names).toEqual([]);
 });
 
+test('colours called just so are found, many at once; other words are no colours', async () => {
+  const { body } = await world.http
+    .post('/api/colour-names/called')
+    .send({ names: ['dusty rose', 'Not A Colour At All', 'Petrol'] })
+    .expect(200);
+  expect(body.names.map(({ name }: { name: string }) => name)).toEqual(['Dusty Rose', 'Petrol']);
+});
+
 test('a range file is read into a checklist or refused', async () => {
   const send = (text: string) =>
     world.http.post('/api/ranges/read').set('Content-Type', 'text/csv').send(text);

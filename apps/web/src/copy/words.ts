@@ -6,7 +6,7 @@ export const words = {
   loading: 'Fetching your stash…',
   offline: 'Red Shelf does not answer. Check that it is still running, then try again.',
   emptyWall: 'No racks yet. Put one up, and your stash has somewhere to stand.',
-  emptyStash: 'Nothing here yet. Add the first thing, or bring in a list.',
+  emptyStash: 'Nothing here yet. Take one pile, say once what it is, and name its colours one after another.',
   nothingFound: 'Nothing matches. Try fewer words.',
   heavy:
     'Tall or wall-hung storage: fix it to studs or proper anchors and keep to the maker’s load. Paper is heavy. Do not climb furniture. The maker’s instructions and a qualified person come before this app.',

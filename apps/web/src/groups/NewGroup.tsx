@@ -20,6 +20,7 @@ export function NewGroup() {
   const { what, name } = draft;
   const add = useChange((body: GroupBody) => call(routes.addRecord, { body: { body } }), { quiet: true });
   const submit = () =>
+    !add.isPending &&
     add.mutate(
       {
         sort: 'group',

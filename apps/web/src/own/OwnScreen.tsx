@@ -17,6 +17,7 @@ import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { StyleSheet, View, type TextInput } from 'react-native';
 import { useStash } from '../api/queries';
 import { ColourWays } from '../colourways/ColourWays';
+import { calledSo, useColourNames } from '../colourways/useColourNames';
 import { Waiting } from '../frame/Waiting';
 import { useWhere } from '../order/useWhere';
 import { space } from '../theme/tokens';
@@ -31,7 +32,6 @@ import { Txt } from '../ui/Txt';
 import { useKeys } from '../ui/useKeys';
 import { Answers } from './Answers';
 import { Scanner } from './Scanner';
-import { useColourNamed } from './useColourNamed';
 import { Verdict } from './Verdict';
 
 const ANY = 'its colour';
@@ -56,7 +56,7 @@ export function OwnScreen() {
     [stash, kind],
   );
   const typed = parseColour(asked.trim().startsWith('#') ? asked : '');
-  const named = useColourNamed(asked);
+  const named = calledSo(asked, useColourNames(asked));
   const hex = typed.ok ? typed.hex : (named?.hex ?? null);
   const manner = useMemo(() => (made === ANY ? undefined : { made: made as Made, ground }), [made, ground]);
   const answers = useMemo(() => ownIt(asked, pile, manner), [asked, pile, manner]);

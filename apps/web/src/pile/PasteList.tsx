@@ -1,5 +1,7 @@
-import { formOf } from '@red-shelf/core';
-import type { NewSupplyInput } from '@red-shelf/contract';
+import { fold, formOf } from '@red-shelf/core';
+import { MOST_NAMES, type NewSupplyInput } from '@red-shelf/contract';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useDeferredValue } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ApiError, call, routes } from '../api/client';
 import { usePreferences } from '../api/queries';
@@ -13,7 +15,7 @@ import { Button } from '../ui/Button';
 import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
-import { readPasted } from './pasted';
+import { colourWords, readPasted } from './pasted';
 import { sharedForm, type PileSession } from './shared';
 
 interface PasteListProps {
@@ -22,11 +24,25 @@ interface PasteListProps {
   readonly onClose: () => void;
 }
 
+/** The colours named in a list, by folded name, from the server's list of names. */
+function useColoursCalled(text: string): ReadonlyMap<string, string> {
+  const names = colourWords(useDeferredValue(text)).slice(0, MOST_NAMES);
+  const { data } = useQuery({
+    queryKey: ['colours called', names],
+    queryFn: () => call(routes.coloursCalled, { body: { names } }),
+    enabled: names.length > 0,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    retry: false,
+  });
+  return new Map(data?.names.map(({ name, hex }) => [fold(name), hex]));
+}
+
 /** A pasted list, one thing a line; what cannot be read is said line by line, and nothing is half-saved. */
 export function PasteList({ session, onAdded, onClose }: PasteListProps) {
   const [text, setText, clear] = useDraft(`paste.${session.id}`, '');
   const { preferences } = usePreferences();
-  const lines = readPasted(text);
+  const lines = readPasted(text, useColoursCalled(text));
   const good = lines.filter(({ refusal }) => refusal === null);
   const add = useChange((supplies: NewSupplyInput[]) => call(routes.addSupplies, { body: { supplies } }), {
     quiet: true,

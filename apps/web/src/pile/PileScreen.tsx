@@ -15,7 +15,8 @@ import { space } from '../theme/tokens';
 import { AMOUNT_LABEL, readAmount } from '../stash/amount';
 import { forget, remember, remembered } from '../form/draft';
 import { useDraft } from '../form/useDraft';
-import { ColourLine, KindAndForm, type SupplyForm } from '../stash/SupplyFields';
+import { ColourLine } from '../stash/ColourLine';
+import { KindAndForm, type SupplyForm } from '../stash/SupplyFields';
 import { LevelChoice } from '../stash/LevelChoice';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
@@ -23,7 +24,9 @@ import { Columns } from '../ui/Columns';
 import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
+import { RowLink } from '../ui/RowLink';
 import { Txt } from '../ui/Txt';
+import { useOnce } from '../ui/useOnce';
 import { Entered } from './Entered';
 import { PasteList } from './PasteList';
 import { isPile, sharedForm, type PileSession } from './shared';
@@ -41,10 +44,14 @@ export function PileScreen() {
   return <StartPile open={sessions.filter(({ body }) => body.finishedOn === null)} />;
 }
 
+const NEW_PILE = 'pile.new';
+
 /** What every thing of the pile shares. */
 function StartPile({ open }: { readonly open: readonly PileSession[] }) {
-  const { form } = useSupplyForm(FIRST);
-  const { kind = 'ink', form: formId = '' } = useWatch({ control: form.control });
+  const { form } = useSupplyForm(remembered(NEW_PILE, FIRST));
+  const given = useWatch({ control: form.control }) as SupplyForm;
+  const { kind, form: formId } = given;
+  useEffect(() => remember(NEW_PILE, given), [given]);
   const start = useChange((body: SessionBody) => call(routes.addRecord, { body: { body } }));
   const begin = (): void => {
     const { maker, range, finish, said } = form.getValues();
@@ -67,7 +74,12 @@ function StartPile({ open }: { readonly open: readonly PileSession[] }) {
         waiting: [],
         finishedOn: null,
       },
-      { onSuccess: ({ record }) => router.setParams({ session: record.id }) },
+      {
+        onSuccess: ({ record }) => {
+          forget(NEW_PILE);
+          router.setParams({ session: record.id });
+        },
+      },
     );
   };
   return (
@@ -78,9 +90,10 @@ function StartPile({ open }: { readonly open: readonly PileSession[] }) {
             Take up again
           </Txt>
           {open.map((session) => (
-            <Button
+            <RowLink
               key={session.id}
-              label={`${session.body.name}: ${session.body.done.length} entered`}
+              title={session.body.name}
+              detail={`${session.body.done.length} entered`}
               onPress={() => router.setParams({ session: session.id })}
             />
           ))}
@@ -170,8 +183,8 @@ function OneOfPile({
   });
   const [refusal, setRefusal] = useState<string | null>(null);
   const add = useChange((body: NewSupplyInput) => call(routes.addSupply, { body }));
-  const submit = () =>
-    void form.handleSubmit(async (fields) => {
+  const submit = useOnce(() =>
+    form.handleSubmit(async (fields) => {
       const reading = readAmount(amount, level, definition);
       setRefusal(reading.ok ? null : reading.message);
       if (!reading.ok) return;
@@ -181,7 +194,8 @@ function OneOfPile({
       await onAdded(supply.id);
       forget(draft);
       startNext(sharedForm(session));
-    })();
+    })(),
+  );
   return (
     <View style={styles.box}>
       <Field control={form.control} name="name" label="Name" onSubmit={() => colourPlace.current?.focus()} />

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { readPasted } from './pasted';
+import { colourWords, readPasted } from './pasted';
 
 test.each([
   ['Fern Gate, #4c9a52, 418', { name: 'Fern Gate', hex: '#4c9a52', code: '418', refusal: null }],
@@ -9,6 +9,23 @@ test.each([
   ['Teal', { name: 'Teal', hex: '', refusal: expect.stringMatching(/no colour/) }],
   ['#a02020, 12', { name: '', refusal: 'has no name' }],
 ])('reads “%s”', (line, expected) => expect(readPasted(line)[0]).toMatchObject(expected));
+
+test('names of colours are looked up, but never the name of the thing itself', () => {
+  const list = '71, Fern, Dusty Rose\nMoss\nMoss, 72\nBarn, #a02020\nSky\tskyblue';
+  expect(colourWords(list)).toEqual(['Fern', 'Dusty Rose']);
+  const called = new Map([
+    ['dusty rose', '#c0737a'],
+    ['moss', '#8a9a5b'],
+    ['fern', '#548d44'],
+  ]);
+  expect(readPasted(list, called).map(({ name, hex, code }) => [name, hex, code])).toEqual([
+    ['Fern', '#c0737a', '71'],
+    ['Moss', '', ''],
+    ['Moss', '', '72'],
+    ['Barn', '#a02020', ''],
+    ['Sky', '#87ceeb', ''],
+  ]);
+});
 
 test('the same thing twice is said once', () => {
   expect(readPasted('A, red\n\na, red\nA, red, 7').map(({ refusal }) => refusal)).toEqual([

@@ -17,6 +17,7 @@ import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
+import { useOnce } from '../ui/useOnce';
 import { AMOUNT_LABEL, readAmount } from './amount';
 import { CapNote } from './CapNote';
 import { DoubleHint } from './DoubleHint';
@@ -59,8 +60,8 @@ function AddForm({ draft, start }: { readonly draft: string; readonly start: Sup
   const definition = formOf(given.kind, given.form);
   const add = useChange((body: NewSupplyInput) => call(routes.addSupply, { body }));
 
-  const submit = (after: (added: SupplyForm, id: string) => void) =>
-    void form.handleSubmit(async (fields) => {
+  const submit = useOnce((after: (added: SupplyForm, id: string) => void) =>
+    form.handleSubmit(async (fields) => {
       const reading = readAmount(amount, level, definition);
       const counted = readParts(parts, definition);
       setRefusal(!reading.ok ? reading.message : !counted.ok ? counted.message : null);
@@ -71,7 +72,8 @@ function AddForm({ draft, start }: { readonly draft: string; readonly start: Sup
       forget(draft);
       clearCount();
       after(fields, supply.id);
-    })();
+    })(),
+  );
   const next = (added: SupplyForm) => {
     startNext({
       ...BLANK,

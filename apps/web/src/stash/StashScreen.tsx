@@ -19,6 +19,7 @@ import { useWide } from '../ui/useWide';
 import { useFound } from '../wall/useWall';
 import { BatchBar } from './BatchBar';
 import { FilterBar } from './FilterBar';
+import { FirstSteps } from './FirstSteps';
 import { filterCount, filtersOf, paramsOf, passes, type Filters } from './filters';
 import { familyRows, foundRows, inRainbow, type StashRow } from './rows';
 import { StashMenu } from './StashMenu';
@@ -131,6 +132,7 @@ export function StashScreen() {
           {shown.length === 0 && (
             <Note>{stash.supplies.length === 0 ? words.emptyStash : words.nothingFound}</Note>
           )}
+          {stash.supplies.length === 0 && <FirstSteps />}
         </View>
         <View style={styles.rows}>
           <FlashList

@@ -1,18 +1,7 @@
-import {
-  FAMILIES,
-  familyOf,
-  FINISHES,
-  formsOfKind,
-  groupOf,
-  KIND_DEFINITIONS,
-  KINDS,
-  parseColour,
-  type Kind,
-} from '@red-shelf/core';
-import { useState, type RefObject } from 'react';
+import { FAMILIES, FINISHES, formsOfKind, KIND_DEFINITIONS, KINDS, type Kind } from '@red-shelf/core';
+import { useState } from 'react';
 import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
-import { StyleSheet, View, type TextInput } from 'react-native';
-import { ColourWays } from '../colourways/ColourWays';
+import { StyleSheet, View } from 'react-native';
 import type { TakenColour } from '../colourways/taken';
 import { AttributeFields } from '../form/AttributeFields';
 import { FactFields } from '../form/FactFields';
@@ -22,8 +11,7 @@ import { Button } from '../ui/Button';
 import { Chip } from '../ui/Chip';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
-import { Swatch } from '../ui/Swatch';
-import { FamilyAsk } from './FamilyAsk';
+import { ColourLine } from './ColourLine';
 
 export type { SupplyForm } from '../form/model';
 
@@ -35,8 +23,6 @@ interface SupplyFieldsProps {
   readonly onSubmit: () => void;
   /** Told how the colour was taken, where it was not typed. */
   readonly onTake?: (colour: TakenColour) => void;
-  /** Where the colour is typed, for putting the cursor there. */
-  readonly colourPlace?: RefObject<TextInput | null>;
 }
 
 /** The questions every supply is asked; what seldom matters is folded away. */
@@ -107,64 +93,6 @@ export function KindAndForm({
   );
 }
 
-export function ColourLine({
-  control,
-  setValue,
-  onSubmit,
-  onTake,
-  colourPlace,
-}: Pick<SupplyFieldsProps, 'control' | 'setValue' | 'onSubmit' | 'onTake' | 'colourPlace'>) {
-  const { hex = '', finish = 'matte', familyOverride = null } = useWatch({ control });
-  const [ways, setWays] = useState(false);
-  const colour = parseColour(hex);
-  const opinion = colour.ok ? familyOf(colour.hex, finish) : null;
-  const take = (taken: TakenColour): void => {
-    setValue('hex', taken.hex, { shouldValidate: true });
-    setWays(false);
-    onTake?.(taken);
-  };
-  return (
-    <>
-      <View style={styles.colour}>
-        <Field
-          control={control}
-          name="hex"
-          label="Colour"
-          place={colourPlace}
-          hint={
-            opinion
-              ? `${opinion.family}, ${Math.round(opinion.confidence * 100)}% sure`
-              : 'a hex such as #c23b42, or a name'
-          }
-          onSubmit={onSubmit}
-        />
-        <View style={styles.swatch}>
-          {colour.ok && opinion && (
-            <Swatch hex={colour.hex} group={groupOf(familyOverride ?? opinion.family)} />
-          )}
-          <Button
-            label={ways ? 'Close' : 'Take it'}
-            says={ways ? 'Close the colour ways' : 'Take a colour: name, wheel, photo or reader'}
-            onPress={() => setWays(!ways)}
-          />
-        </View>
-      </View>
-      {ways && <ColourWays hex={colour.ok ? colour.hex : '#999999'} onTake={take} />}
-      {colour.ok && (
-        <FamilyAsk
-          hex={colour.hex}
-          finish={finish}
-          override={familyOverride}
-          onChoose={(family, reason) => {
-            setValue('familyOverride', family);
-            setValue('familyReason', reason);
-          }}
-        />
-      )}
-    </>
-  );
-}
-
 function FinishAndFamily({ control, setValue }: Pick<SupplyFieldsProps, 'control' | 'setValue'>) {
   const { finish = 'matte', familyOverride } = useWatch({ control });
   return (
@@ -191,7 +119,5 @@ function FinishAndFamily({ control, setValue }: Pick<SupplyFieldsProps, 'control
 const styles = StyleSheet.create({
   chips: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   pair: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
-  colour: { flexDirection: 'row', gap: space.s },
-  swatch: { flexDirection: 'row', gap: space.s, paddingTop: 8, alignItems: 'flex-start' },
   start: { alignItems: 'flex-start' },
 });

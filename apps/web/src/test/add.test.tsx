@@ -62,7 +62,39 @@ test('nothing wrong is sent: each field says what it needs', async () => {
   type('How many', '-1');
   press('Add and look');
   expect(await screen.findByText(/less than nothing/)).toBeTruthy();
-  expect(sent).toEqual([]);
+  expect(sent.filter(({ path }) => path === '/api/supplies')).toEqual([]);
+});
+
+test('any colour’s name will do: it is offered as it is typed, and Enter on it takes it', async () => {
+  const sent = fakeServer({
+    'POST /api/colour-names': {
+      names: [
+        { name: 'Petrol', hex: '#005f6a' },
+        { name: 'Petrol Slumber', hex: '#243640' },
+      ],
+    },
+    'POST /api/supplies': { supply: supply(), change: change({ kind: 'add', name: 'Weir' }) },
+  });
+  show(<AddScreen />);
+  type('Name', 'Weir');
+  type('Colour', 'petrol');
+  expect(await screen.findByRole('button', { name: 'Take Petrol Slumber' })).toBeTruthy();
+  fireEvent.keyDown(field('Colour'), { key: 'Enter' });
+  await waitFor(() => expect(sent.at(-1)?.path).toBe('/api/supplies'));
+  expect(sent.at(-1)?.body).toMatchObject({ name: 'Weir', hex: '#005f6a' });
+});
+
+test('an impatient second Enter adds nothing twice', async () => {
+  const sent = fakeServer({
+    'POST /api/supplies': { supply: supply(), change: change({ kind: 'add', name: 'Weir' }) },
+  });
+  show(<AddScreen />);
+  type('Name', 'Weir');
+  type('Colour', '#2f9596');
+  fireEvent.keyDown(field('Name'), { key: 'Enter' });
+  fireEvent.keyDown(field('Name'), { key: 'Enter' });
+  await waitFor(() => expect(value('Name')).toBe(''));
+  expect(sent.filter(({ path }) => path === '/api/supplies')).toHaveLength(1);
 });
 
 test('a half-filled form is there again after leaving, and forgotten once added', async () => {

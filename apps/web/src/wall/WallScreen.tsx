@@ -10,6 +10,7 @@ import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { PageHead } from '../ui/Page';
 import { SearchField } from '../ui/SearchField';
+import { FirstSteps } from '../stash/FirstSteps';
 import { Txt } from '../ui/Txt';
 import { useKeys } from '../ui/useKeys';
 import { useWide } from '../ui/useWide';
@@ -93,13 +94,8 @@ export function WallScreen() {
         <View style={styles.acts}>
           <Button label="Put up a rack" icon="plus" onPress={() => router.push('/rack')} />
           <Button label="All storage" onPress={() => router.push('/storage')} />
-          {stash.supplies.length === 0 && (
-            <>
-              <Button label="Add the first thing" icon="plus" onPress={() => router.push('/stash/add')} />
-              <Button label="Bring in a list" icon="data" onPress={() => router.push('/data/import')} />
-            </>
-          )}
         </View>
+        {stash.supplies.length === 0 && <FirstSteps />}
       </ScrollView>
       {choice && unit && (
         <SlotPanel
