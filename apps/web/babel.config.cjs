@@ -1,4 +1,5 @@
 module.exports = (api) => {
   api.cache(true);
-  return { presets: ['babel-preset-expo'] };
+  // Paper's face names every component it has; this asks for those that are used, each at its own place.
+  return { presets: ['babel-preset-expo'], plugins: ['react-native-paper/babel'] };
 };

@@ -28,7 +28,7 @@ const photos = {
 };
 const web = resolve(settings.RED_SHELF_WEB);
 const context = { store, ports: systemPorts, photos };
-const app = makeApp(context, log, existsSync(web) ? web : undefined);
+const app = makeApp(context, log, existsSync(join(web, 'index.html')) ? web : undefined);
 
 // Loopback only: a stash is nobody else's business.
 const server = app.listen(settings.PORT, '127.0.0.1', (error?: Error) => {

@@ -50,20 +50,9 @@ export {
 export { fillFromMass, type Fill } from './measure/fill';
 export type { AttributeDefinition, Attributes, AttributeValue } from './kinds/attributes';
 export { SHEET_SIZE_UM } from './kinds/cardstock';
-export {
-  effectiveHex,
-  factsSchema,
-  GRADES,
-  reservedOf,
-  sparse,
-  statusOf,
-  STATUSES,
-  UNUSED_WHY,
-  type Facts,
-  type Grade,
-  type Status,
-  type UnusedWhy,
-} from './supply/facts';
+export { GRADES, STATUSES, UNUSED_WHY, type Grade, type Status, type UnusedWhy } from './supply/standing';
+export { factsSchema } from './supply/factsSchema';
+export { effectiveHex, reservedOf, sparse, statusOf, type Facts } from './supply/facts';
 export { envelopeOf } from './supply/envelope';
 export { checkFacts, fittingAttributes, type FactRefusal } from './supply/check';
 export { GROUNDS, MADE, TAKEN, type Ground, type Made, type SupplySwatch } from './supply/swatch';
@@ -149,7 +138,15 @@ export { findGaps, type Gaps, type GapSubject } from './gaps/running';
 export { fold } from './search/fold';
 export { searchable, type Searchable, type SearchSubject } from './search/subject';
 export { makeStashSearch, type StashSearch } from './search/stashSearch';
-export { doubling, nearColours, nearestElse, ownIt, type Owned, type OwnAnswer, type OwnReason } from './own/ownIt';
+export {
+  doubling,
+  nearColours,
+  nearestElse,
+  ownIt,
+  type Owned,
+  type OwnAnswer,
+  type OwnReason,
+} from './own/ownIt';
 export { readBarcode, withCheckDigit, type BarcodeReading } from './own/barcode';
 export { sortOutOrder, VERDICTS, type Doubt, type SortSubject, type Verdict } from './sortout/candidates';
 export { NEEDED_AS, salvageFor, type StorageNeed } from './sortout/salvage';

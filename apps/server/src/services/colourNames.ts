@@ -21,10 +21,16 @@ export function coloursCalled(asked: readonly string[]): ColourName[] {
 
 const MOST = 8;
 
-/** Colour names that hold all the words, those that begin with them first, short ones before long ones. */
+/** Colour names that hold all the words, those that begin with them first, short ones before long ones; else all but the first word. */
 export function suggestColours(query: string): ColourName[] {
   const words = fold(query).split(' ').filter(Boolean);
   if (words.length === 0) return [];
+  const found = holding(words);
+  // Nobody has named a pale salmon pink, but salmon pink somebody has.
+  return found.length === 0 ? suggestColours(words.slice(1).join(' ')) : found;
+}
+
+function holding(words: readonly string[]): ColourName[] {
   const whole = ` ${words.join(' ')}`;
   const rank = ({ folded }: Known): number => (folded === whole ? 0 : folded.startsWith(whole) ? 1 : 2);
   return names()

@@ -83,7 +83,10 @@ test('the scanner reaches owned things and strangers', async () => {
 test('colour names are suggested, the closest wording first', async () => {
   const { body } = await world.http.post('/api/colour-names').send({ query: 'forest green' }).expect(200);
   expect(body.names[0].name.toLowerCase()).toBe('forest green');
-  expect((await world.http.post('/api/colour-names').send({ query: ' ' })).body.names).toEqual([]);
+  const ask = async (query: string) =>
+    (await world.http.post('/api/colour-names').send({ query })).body.names;
+  expect(await ask(' ')).toEqual([]);
+  expect((await ask('unheard of salmon pink'))[0].name).toBe('Salmon Pink');
 });
 
 test('colours called just so are found, many at once; other words are no colours', async () => {

@@ -1,6 +1,8 @@
 import { formOf, sayLeft, slotAddress, type FormDefinition } from '@red-shelf/core';
 import type { LedgerView, SupplyView, UnitView } from '@red-shelf/contract';
-import { format, formatDistanceToNow, parseISO } from 'date-fns';
+import { format } from 'date-fns/format';
+import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
+import { parseISO } from 'date-fns/parseISO';
 
 /** One line under the name: "full pad · Maker · Range 418". */
 export const sayWhat = (supply: SupplyView): string => {

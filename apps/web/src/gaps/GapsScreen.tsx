@@ -8,7 +8,7 @@ import { useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { Waiting } from '../frame/Waiting';
 import { sayStock, sayWhat } from '../copy/supply';
-import { many } from '../copy/words';
+import { many, thousands } from '../copy/words';
 import { ReasonRow } from '../stash/ReasonRow';
 import { colour, LIP, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -18,11 +18,14 @@ import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
 
 type Sort = 'running' | 'unplaced';
+/** Rows drawn at first, and how many each “show more” adds: nobody buys a thousand things at once. */
+const ROWS = 40;
 
 /** What is low or out, and what has no place. */
 export function GapsScreen() {
   const { stash, error } = useStash();
   const [sort, setSort] = useState<Sort>('running');
+  const [most, setMost] = useState(ROWS);
   const where = useWhere(stash);
   const gaps = useMemo(
     () => findGaps((stash?.supplies ?? []).map((supply) => ({ ...supply, placed: where(supply) !== null }))),
@@ -30,7 +33,12 @@ export function GapsScreen() {
   );
   if (!stash) return <Waiting error={error} />;
   const running = [...gaps.out, ...gaps.low];
-  const shown = sort === 'running' ? running : gaps.unplaced;
+  const all = sort === 'running' ? running : gaps.unplaced;
+  const shown = all.slice(0, most);
+  const choose = (next: Sort): void => {
+    setSort(next);
+    setMost(ROWS);
+  };
   return (
     <Page title="Gaps" aside={`${many(running.length + gaps.unplaced.length, 'thing')} worth a look`}>
       <View style={styles.tiles} role="radiogroup" aria-label="Which gaps">
@@ -38,13 +46,13 @@ export function GapsScreen() {
           label={`running out: ${gaps.out.length} out, ${gaps.low.length} low`}
           count={running.length}
           on={sort === 'running'}
-          onPress={() => setSort('running')}
+          onPress={() => choose('running')}
         />
         <Tile
           label="without a place"
           count={gaps.unplaced.length}
           on={sort === 'unplaced'}
-          onPress={() => setSort('unplaced')}
+          onPress={() => choose('unplaced')}
         />
       </View>
       {shown.length === 0 ? (
@@ -57,6 +65,12 @@ export function GapsScreen() {
             <GapRow key={supply.id} supply={supply} sort={sort} />
           ))}
         </View>
+      )}
+      {all.length > most && (
+        <Button
+          label={`Show more (${thousands(all.length - most)} left)`}
+          onPress={() => setMost(most + ROWS)}
+        />
       )}
     </Page>
   );

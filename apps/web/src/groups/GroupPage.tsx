@@ -1,5 +1,5 @@
 import type { GroupBody, SupplyView } from '@red-shelf/contract';
-import { format } from 'date-fns';
+import { format } from 'date-fns/format';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';

@@ -1,5 +1,7 @@
 import type { GroupBody, RecordView } from '@red-shelf/contract';
-import { differenceInDays, format, parseISO } from 'date-fns';
+import { differenceInDays } from 'date-fns/differenceInDays';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
 import { many } from '../copy/words';
 
 export type Group = RecordView & { body: GroupBody };

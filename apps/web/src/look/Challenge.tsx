@@ -1,6 +1,8 @@
 import { isOnWall } from '@red-shelf/core';
 import type { ChallengeBody, RecordView } from '@red-shelf/contract';
-import { addDays, format, parseISO } from 'date-fns';
+import { addDays } from 'date-fns/addDays';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
 import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
 import { recordsOf, useRecords, type Stash } from '../api/queries';

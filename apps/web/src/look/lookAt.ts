@@ -15,7 +15,8 @@ import {
   type CapVerdict,
 } from '@red-shelf/core';
 import type { Preferences, SupplyView } from '@red-shelf/contract';
-import { format, parseISO } from 'date-fns';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
 import type { Stash } from '../api/queries';
 import { sayLastUsed, sayWhat, unitTitle } from '../copy/supply';
 import { sayLeftOver } from '../copy/reasons';

@@ -1,6 +1,7 @@
 import { UNUSED_WHY, type UnusedWhy, type Verdict } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
-import { addYears, format } from 'date-fns';
+import { addYears } from 'date-fns/addYears';
+import { format } from 'date-fns/format';
 import { call, routes } from '../api/client';
 import { useChange } from '../api/useChange';
 import { ReasonRow } from '../stash/ReasonRow';

@@ -1,6 +1,7 @@
 import { isOnWall, makeGroupOf } from '@red-shelf/core';
 import type { DrawersBody, RecordView, SupplyView, UnitView } from '@red-shelf/contract';
-import { format, parseISO } from 'date-fns';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';

@@ -114,8 +114,7 @@ function Pile({ session }: { readonly session: PileSession }) {
   const { body } = session;
   const { stash } = useStash();
   const [pasting, setPasting] = useState(false);
-  const done = new Set(body.done.map(({ supplyId }) => supplyId));
-  const entered = (stash?.supplies ?? []).filter(({ id }) => done.has(id)).reverse();
+  const entered = [...body.done].reverse().flatMap(({ supplyId }) => stash?.byId.get(supplyId) ?? []);
   const keep = useChange((next: SessionBody) =>
     call(routes.editRecord, { id: session.id, body: { version: session.version, body: next } }),
   );

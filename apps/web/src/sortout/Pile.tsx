@@ -1,6 +1,6 @@
 import { sortOutOrder, spaceFreed, VERDICTS, type Doubt, type Verdict } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
-import { format } from 'date-fns';
+import { format } from 'date-fns/format';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';

@@ -1,5 +1,5 @@
 import { KIND_DEFINITIONS, KINDS, sortOutOrder, type Kind } from '@red-shelf/core';
-import { format } from 'date-fns';
+import { format } from 'date-fns/format';
 import { router, useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';

@@ -1,5 +1,6 @@
 import type { SupplyView } from '@red-shelf/contract';
-import { addYears, format } from 'date-fns';
+import { addYears } from 'date-fns/addYears';
+import { format } from 'date-fns/format';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useDraft } from '../form/useDraft';

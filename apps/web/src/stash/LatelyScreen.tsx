@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { formatDistanceToNow, parseISO } from 'date-fns';
+import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
+import { parseISO } from 'date-fns/parseISO';
 import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
 import { keys } from '../api/queries';

@@ -4,7 +4,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View, type TextInput } from 'react-native';
 import { usePreferences, useStash } from '../api/queries';
-import { many, words } from '../copy/words';
+import { many, thousands, words } from '../copy/words';
 import { Waiting } from '../frame/Waiting';
 import { useWhere } from '../order/useWhere';
 import { colour, radius, space } from '../theme/tokens';
@@ -95,7 +95,7 @@ export function StashScreen() {
             aside={
               shown.length === stash.supplies.length
                 ? many(stash.supplies.length, 'supply', 'supplies')
-                : `${shown.length.toLocaleString('en')} of ${many(stash.supplies.length, 'supply', 'supplies')}`
+                : `${thousands(shown.length)} of ${many(stash.supplies.length, 'supply', 'supplies')}`
             }
           />
           <SearchField ref={field} value={query} onChange={setQuery} />

@@ -1,6 +1,7 @@
 import { attributesOf, familyOf, formOf, freeOf } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
-import { format, parseISO } from 'date-fns';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences } from '../api/queries';
 import { useHeld } from '../api/useHeld';

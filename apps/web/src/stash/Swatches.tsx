@@ -1,6 +1,6 @@
 import { GROUNDS, MADE, parseColour, type SupplySwatch } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
-import { format } from 'date-fns';
+import { format } from 'date-fns/format';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { ColourWays } from '../colourways/ColourWays';

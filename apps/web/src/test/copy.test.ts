@@ -3,7 +3,7 @@ import type { ChangeView, LedgerView, RowView } from '@red-shelf/contract';
 import { sayChange } from '../copy/change';
 import { sayLeftOver, sayRow } from '../copy/reasons';
 import { addressOf, sayEntry } from '../copy/supply';
-import { many } from '../copy/words';
+import { many, thousands } from '../copy/words';
 import { supply, unit } from './harness';
 
 test('numbers agree with their words', () => {
@@ -94,3 +94,11 @@ test('an address is told from the unit, and there is none without a place or wit
   expect(addressOf(supply({ place: null }), [unit()])).toBeNull();
   expect(addressOf(supply(), [])).toBeNull();
 });
+
+test.each([
+  [0, '0'],
+  [999, '999'],
+  [1000, '1,000'],
+  [12345, '12,345'],
+  [1234567, '1,234,567'],
+])('%d is written %s', (n, text) => expect(thousands(n)).toBe(text));

@@ -123,6 +123,17 @@ test('gaps: what is out comes before what is low; bought writes the usual purcha
   await waitFor(() => expect(sent[0]?.body).toEqual({ act: 'buy', amount: 1 }));
 });
 
+test('gaps: a long list is drawn a stretch at a time', async () => {
+  const many = Array.from({ length: 95 }, (_, i) => ({ ...SUPPLIES[2], id: `dry-${i}`, name: `Dry ${i}` }));
+  fakeServer({ ...STASH, 'GET /api/supplies': { supplies: many, order: '' } });
+  show(<GapsScreen />);
+  expect(await screen.findAllByRole('link')).toHaveLength(40);
+  fireEvent.click(screen.getByRole('button', { name: 'Show more (55 left)' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Show more (15 left)' }));
+  expect(screen.getAllByRole('link')).toHaveLength(95);
+  expect(screen.queryByRole('button', { name: /^Show more/ })).toBeNull();
+});
+
 test('gaps: things without a place lead to Arrange for their kind', async () => {
   fakeServer(STASH);
   show(<GapsScreen />);

@@ -1,13 +1,13 @@
-import { configureFonts, MD3LightTheme, type MD3Theme } from 'react-native-paper';
+import { configureFonts, DefaultTheme, type MD3Theme } from 'react-native-paper';
 import { colour, font, radius } from './tokens';
 
 /** Paper in the app's neutral dress. */
 export const paperTheme: MD3Theme = {
-  ...MD3LightTheme,
+  ...DefaultTheme,
   roundness: radius.s,
   fonts: configureFonts({ config: { fontFamily: font.regular } }),
   colors: {
-    ...MD3LightTheme.colors,
+    ...DefaultTheme.colors,
     primary: colour.action,
     onPrimary: colour.onAction,
     primaryContainer: colour.rack,

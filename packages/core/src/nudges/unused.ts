@@ -1,4 +1,5 @@
-import type { Facts, UnusedWhy } from '../supply/facts';
+import type { Facts } from '../supply/facts';
+import type { UnusedWhy } from '../supply/standing';
 import { idleDays, inPeace, type StockHistory } from './idle';
 
 /** Why a thing was never used: what the person says, else whether it was ever opened. */

@@ -1,7 +1,8 @@
 import { formsOfKind, attributesOf } from '../kinds/registry';
 import { KINDS } from '../kinds/definition';
 import { checkFacts, fittingAttributes } from './check';
-import { effectiveHex, factsSchema, reservedOf, sparse } from './facts';
+import { effectiveHex, reservedOf, sparse } from './facts';
+import { factsSchema } from './factsSchema';
 
 const messages = (...given: Parameters<typeof checkFacts>) =>
   checkFacts(...given).map(({ message }) => message);
