@@ -51,6 +51,45 @@ beforeEach(() => {
   jest.clearAllMocks();
 });
 
+test('a colour’s name answers too, under what is called so; a kind with nothing near shows its nearest', async () => {
+  server([], {
+    'POST /api/colour-names': {
+      names: [
+        { name: 'Fern', hex: '#4d9b53' },
+        { name: 'Fern Frond', hex: '#657220' },
+      ],
+    },
+    'GET /api/supplies': {
+      order: '',
+      supplies: [
+        ...STASH,
+        supply({ id: 's4', kind: 'marker', form: 'alcohol-dual', name: 'Far Bank', hex: '#2244aa' }),
+      ],
+    },
+  });
+  show(<OwnScreen />);
+  await screen.findByRole('heading', { name: 'Do I own it?' });
+  ask('fern');
+  expect(await screen.findByText('Fern is a colour too. Nearest to it:')).toBeTruthy();
+  expect(screen.getByTestId('verdict').textContent).toBe('No');
+  const answers = screen.getAllByRole('button', { name: /ΔE/ }).map((each) => each.textContent);
+  expect(answers[0]).toMatch(/Marsh Lantern.*you could not tell them apart/);
+  expect(answers[1]).toMatch(/Far Bank.*clearly/);
+  ask('fern gate');
+  await waitFor(() => expect(screen.queryByText(/is a colour too/)).toBeNull());
+});
+
+test('only one kind is asked where the person says so, and the address keeps it', async () => {
+  server();
+  at({ q: '#a02020', kind: 'ribbon' });
+  show(<OwnScreen />);
+  expect((await screen.findByTestId('verdict')).textContent).toBe('No');
+  fireEvent.click(screen.getByRole('radio', { name: 'Inks' }));
+  expect(router.setParams).toHaveBeenLastCalledWith({ kind: 'ink' });
+  fireEvent.click(screen.getByRole('radio', { name: 'All' }));
+  expect(router.setParams).toHaveBeenLastCalledWith({ kind: '' });
+});
+
 const ask = (text: string) =>
   fireEvent.change(screen.getByLabelText('Colour, name, code or place'), { target: { value: text } });
 

@@ -34,6 +34,16 @@ test.each([
   ['99999999 m', 'length_too_long'],
 ])('refuses “%s” as %s', (text, code) => expect(parseLength(text)).toMatchObject({ ok: false, code }));
 
+test('a length in two units is the two of them together', () => {
+  const part = fc.tuple(fc.nat(40), fc.nat(191)).map(([feet, parts]) => ({ feet, inches: parts / 16 }));
+  fc.assert(
+    fc.property(part, fc.constantFrom(' ', ', ', ' and '), ({ feet, inches }, between) => {
+      const said = `${feet} ft${between}${printLength(Math.round(inches * 25_400), 'in')}`;
+      expect(um(said)).toBe(Math.round(feet * 304_800 + inches * 25_400));
+    }),
+  );
+});
+
 test('every sixty-fourth of an inch survives printing and reading', () => {
   fc.assert(
     fc.property(fc.integer({ min: 0, max: 64 * 400 }), (parts) => {
