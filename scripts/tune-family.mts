@@ -5,7 +5,7 @@
  *   npx tsx scripts/tune-family.mts --write   figures, then the table from all lists
  */
 import { writeFileSync } from 'node:fs';
-import { labOf } from '../packages/core/src/colour/lab.ts';
+import { ciede2000, labOf } from '../packages/core/src/colour/lab.ts';
 import { scoreFamilies, type Prototype } from '../packages/core/src/colour/familyScore.ts';
 import { LISTS, type Named } from './family/lists.mts';
 import { train } from './family/train.mts';
@@ -16,6 +16,23 @@ const PLAIN =
   /^((very|light|dark|deep|pale|bright|vivid|strong|medium|true|pure|primary|dull|dusty|dirty|rich|soft|faded|hot|neon) )*(red|orange|yellow|green|blue|purple|pink|brown|black|grey|gray|white|teal)$/i;
 /** Families with fewer colours in a list say nothing about recall. */
 const ENOUGH = 5;
+
+/** Lists of what people asked said, not of what makers call their paints. */
+const SURVEYS = ['xkcd', 'mlmc_english', 'mlmc_others'];
+const NEAR = 7;
+const LEAST_NEAR = 3;
+
+/** Colours that at least three colours of other surveys lie close to, all of the same family: people agree on them. */
+function agreed(held: string, rows: readonly Named[]): readonly Named[] {
+  const others = SURVEYS.filter((name) => name !== held).flatMap((name) =>
+    LISTS[name]!.rows.map((row) => ({ family: row.family, lab: labOf(row.hex) })),
+  );
+  return rows.filter((row) => {
+    const lab = labOf(row.hex);
+    const near = others.filter((other) => ciede2000(lab, other.lab) <= NEAR);
+    return near.length >= LEAST_NEAR && near.every(({ family }) => family === row.family);
+  });
+}
 
 function report(label: string, prototypes: readonly Prototype[], rows: readonly Named[]): void {
   const judged = rows.map((row) => {
@@ -41,9 +58,17 @@ function report(label: string, prototypes: readonly Prototype[], rows: readonly 
   );
 }
 
+function rightOf(prototypes: readonly Prototype[], rows: readonly Named[]): string {
+  const right = rows.filter((row) => scoreFamilies(labOf(row.hex), prototypes)[0]?.family === row.family);
+  return `${percent(right.length / rows.length)} of ${rows.length}`;
+}
+
 for (const [held, { rows }] of Object.entries(LISTS)) {
   const others = Object.entries(LISTS).flatMap(([name, list]) => (name === held ? [] : [list]));
-  report(`${held} held out`, train(others), rows);
+  const prototypes = train(others);
+  report(`${held} held out`, prototypes, rows);
+  if (SURVEYS.includes(held))
+    console.log(`  where the surveys agree ${rightOf(prototypes, agreed(held, rows))}`);
 }
 const prototypes = train(Object.values(LISTS));
 for (const name of ['xkcd', 'mlmc_english', 'nbsIscc']) report(`${name} seen`, prototypes, LISTS[name]!.rows);
