@@ -18,7 +18,7 @@ test('a pile with the keyboard alone: name, colour, next; left, and taken up aga
     await page.keyboard.press('Enter');
     await page.keyboard.type(hex);
     if (hex === 'dusty rose')
-      await expect(page.getByRole('button', { name: 'Take Dusty Rose' })).toBeVisible();
+      await expect(page.getByRole('button', { name: 'Take Dusty Rose', exact: true })).toBeVisible();
     await page.keyboard.press('Enter');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('button', { name: new RegExp(`${name} `) })).toBeVisible();

@@ -10,7 +10,7 @@ import { scoreFamilies, type Prototype } from '../packages/core/src/colour/famil
 import { LISTS, type Named } from './family/lists.mts';
 import { train } from './family/train.mts';
 
-const percent = (share: number): string => `${(100 * share).toFixed(1)}%`;
+const percent = (share: number): string => (Number.isNaN(share) ? '–' : `${(100 * share).toFixed(1)}%`);
 /** Words that change how light or strong a colour is, not what it is. */
 const PLAIN =
   /^((very|light|dark|deep|pale|bright|vivid|strong|medium|true|pure|primary|dull|dusty|dirty|rich|soft|faded|hot|neon) )*(red|orange|yellow|green|blue|purple|pink|brown|black|grey|gray|white|teal)$/i;

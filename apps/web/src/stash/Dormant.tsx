@@ -22,6 +22,7 @@ export function Dormant({ supply, onDone }: { readonly supply: SupplyView; reado
   const [refusal, setRefusal] = useState<string | null>(null);
   const change = useFactsChange(supply);
   const submit = (): void => {
+    if (change.isPending) return;
     if (purpose.trim() === '') return setRefusal('Say what it was for, such as the school fair.');
     if (wakeOn === '') return setRefusal('Choose the day to look at it again.');
     return change.mutate(

@@ -13,6 +13,7 @@ import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
+import { useOnce } from '../ui/useOnce';
 import { SupplyFields, type SupplyForm } from './SupplyFields';
 
 interface EditFormProps {
@@ -67,14 +68,15 @@ export function EditForm({ supply, onDone }: EditFormProps) {
   );
   const problem = save.error instanceof ApiError ? save.error.problem : null;
   const theirs = problem?.code === 'stale' ? (problem.current as SupplyView) : null;
-  const submit = () =>
-    void form.handleSubmit((given) => {
+  const submit = useOnce(() =>
+    form.handleSubmit(async (given) => {
       // A colour typed over a true swatch is a new decision: the swatch stays, but decides no more.
       const { trueSwatch, ...facts } = seen.current.facts;
       const kept = given.hex === supply.hex && trueSwatch ? { ...facts, trueSwatch } : facts;
       const body = read(given, kept, NO_COUNT);
-      if (body) save.mutate(body, { onSuccess: leave, onError: showRefusal });
-    })();
+      if (body) await save.mutateAsync(body).then(leave, showRefusal);
+    })(),
+  );
   const keepMine = () => {
     if (theirs) seen.current = { version: theirs.version, facts: theirs.facts };
     submit();

@@ -86,6 +86,7 @@ function Reserve({ supply, onDone }: { readonly supply: SupplyView; readonly onD
   const submit = (): void => {
     const read = counting === 'length' ? readMeasure(amount, 'length', preferences.units) : null;
     const n = read ? (read.ok ? Number(read.value) : NaN) : Number(amount);
+    if (change.isPending) return;
     if (project.trim() === '') return setRefusal('Name the project it is put aside for.');
     if (read && !read.ok) return setRefusal(read.message);
     if (!Number.isInteger(n) || n < 1) return setRefusal('Say how much, a whole number from 1 up.');

@@ -68,6 +68,7 @@ function NewNeed({ units }: { readonly units: Units }) {
   const [refusal, setRefusal] = useState<string | null>(null);
   const add = useChange((body: NeedBody) => call(routes.addRecord, { body: { body } }));
   const submit = (): void => {
+    if (add.isPending) return;
     const sides = size.trim() === '' ? null : parseSize(size, 2, units === 'inches' ? 'in' : 'mm');
     if (where.trim() === '') return setRefusal('Say what it is for, such as card file C.');
     if (sides && !sides.ok)

@@ -55,6 +55,7 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
   const inside = slots.filter((slot) => slot !== null).length;
   const leaves = isOnWall(unit.facts) && !isOnWall(facts) ? inside : 0;
   const submit = (): void => {
+    if (keep.isPending) return;
     const columns = skip
       .split(/[\s,]+/)
       .filter(Boolean)
