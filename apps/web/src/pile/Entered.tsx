@@ -8,6 +8,7 @@ const SHOWN = 30;
 
 /** What was entered last, newest first; a tap shows it in full. */
 export function Entered({ supplies }: { readonly supplies: readonly SupplyView[] }) {
+  if (supplies.length === 0) return null;
   return (
     <View style={styles.list}>
       {supplies.slice(0, SHOWN).map((supply) => (
