@@ -15,7 +15,7 @@ import { startServer } from '../apps/server/src/test/startServer.ts';
 import { bigRoom } from './big/room.mts';
 
 const COUNT = Number(process.argv[2] ?? 10_000);
-const RUNS = 5;
+const RUNS = 9;
 const median = (values: number[]): number =>
   [...values].sort((p, q) => p - q)[Math.floor(values.length / 2)] ?? NaN;
 const say = (values: number[]): string =>
