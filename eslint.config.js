@@ -72,7 +72,7 @@ export default tseslint.config(
   ),
   {
     // What HTTP answers is checked by the tests' own expectations; outside tables are read from files.
-    files: ['**/*.test.{ts,tsx}'],
+    files: ['**/*.test.{ts,tsx}', '**/src/test/**'],
     rules: {
       'no-restricted-imports': 'off',
       '@typescript-eslint/no-non-null-assertion': 'off',

@@ -7,7 +7,19 @@ import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { keyed, placeInGrid, shelfFigures, type PlaceItem } from '../packages/core/src/index.ts';
+import {
+  evenGrid,
+  keyed,
+  mayLive,
+  placeInGrid,
+  shelfFigures,
+  zonesOf,
+  type Lodger,
+  type PlaceItem,
+  type PlaceUnit,
+  type Unit,
+} from '../packages/core/src/index.ts';
+import { rootUnits } from '../packages/contract/src/index.ts';
 import { openStore } from '../apps/server/src/db/open.ts';
 import { systemPorts } from '../apps/server/src/services/ports.ts';
 import { restoreDocument } from '../apps/server/src/services/restore.ts';
@@ -34,23 +46,36 @@ const hex = (): string =>
   `#${Math.floor(random() * 0xffffff)
     .toString(16)
     .padStart(6, '0')}`;
-const PAD = { widthMm: 98, heightMm: 20, depthMm: 66 };
+const CELL = { widthUm: 102_000, heightUm: 22_000, depthUm: 70_000 };
+const rackOf = (id: string, rows: number, columns: number): Unit => ({
+  id,
+  version: 1,
+  parentId: 'room',
+  sort: 'unit',
+  label: id.toUpperCase().slice(0, 2),
+  name: 'Rack',
+  model: evenGrid(rows, columns, CELL, { wallUm: 4000 }),
+  rules: { kinds: ['ink'] },
+  facts: {},
+});
 
 for (const n of [120, 1000, 5000]) {
-  const items = Array.from({ length: n }, (_, i): PlaceItem => ({
+  const items = Array.from({ length: n }, (_, i): PlaceItem & Lodger => ({
     id: `i${i}`,
     hex: hex(),
-    kind: 'ink',
-    envelope: PAD,
+    supply: { id: `i${i}`, kind: 'ink', form: 'full-pad', facts: {} },
+    lot: { id: `i${i}`, as: 'whole', items: 1, left: 60, spot: null },
+    alike: 'full pad',
   }));
-  const units = Array.from({ length: Math.ceil((n * 1.1) / 60) }, (_, i) => ({
-    id: `u${i}`,
-    letter: 'A',
-    rows: 12,
-    columns: 5,
-    slot: { widthMm: 102, heightMm: 22, depthMm: 70 },
-    holds: ['ink'],
-  }));
+  const units = Array.from({ length: Math.ceil((n * 1.1) / 60) }, (_, i): PlaceUnit<Lodger> => {
+    const unit = rackOf(`u${i}`, 12, 5);
+    return {
+      id: unit.id,
+      cells: 60,
+      zones: unit.model ? zonesOf(unit.model, new Set()) : [],
+      takes: (item, cell) => mayLive(item, { unit, cell }, { livingIn: () => [] }),
+    };
+  });
   const arrange = () => {
     const { units: filled } = placeInGrid(items, units);
     return shelfFigures(filled.map(({ slots }) => slots.map((slot) => slot && keyed(slot))));
@@ -76,27 +101,40 @@ for (const n of [120, 1000, 5000]) {
     number: i + 1,
     hex: hex(),
   }));
-  const ledger = supplies.map(({ id }, i) => ({
+  const holdings = supplies.map(({ id }) => ({
+    id: `${id}-whole`,
+    version: 1,
+    supplyId: id,
+    as: 'whole' as const,
+    sizeUm: null,
+    spot: null,
+  }));
+  const events = supplies.map(({ id }, i) => ({
     id: `l${i}`,
     supplyId: id,
     at: model.createdAt,
+    recordedAt: model.createdAt,
     act: 'count' as const,
-    amount: null,
+    of: 'whole' as const,
     items: 1,
     left: 60,
-    part: null,
-    undoes: null,
+    postings: [{ holdingId: `${id}-whole`, items: 1, left: 60, how: 'to' as const }],
+    shifts: [],
   }));
-  const rack = room.units[0];
-  if (!rack) throw new Error('The demo room has no rack');
   const units = Array.from({ length: Math.ceil(n / 2500) }, (_, i) => ({
-    ...rack,
-    id: `u${i}`,
-    letter: 'ABC'[i] ?? 'Z',
-    rows: 60,
-    columns: Math.ceil(Math.min(n, 2500) / 55),
+    ...rackOf(`u${i}`, 60, Math.ceil(Math.min(n, 2500) / 55)),
+    label: 'ABC'[i] ?? 'Z',
+    position: i,
+    removedAt: null,
   }));
-  await restoreDocument(context, { ...room, units, supplies, placements: [], ledger });
+  await restoreDocument(context, {
+    ...room,
+    units: [...rootUnits('Room'), ...units],
+    supplies,
+    holdings,
+    events,
+    records: [],
+  });
   console.log(
     `list ${n} supplies on the server, read anew: ${await timed(() => new StashList(store).asJson())}`,
   );

@@ -1,5 +1,5 @@
 import { formOf, formsOfKind, FINISHES, KINDS } from '../../packages/core/src/index.ts';
-import type { StashDocument } from '../../packages/contract/src/index.ts';
+import { rootUnits, type StashDocument } from '../../packages/contract/src/index.ts';
 import { randomStream } from '../../apps/server/src/demo/random.ts';
 
 const MATERIALS = ['satin', 'grosgrain', 'organza', 'velvet'];
@@ -42,31 +42,39 @@ export function bigRoom(count: number): StashDocument {
       removedAt: null,
     };
   });
-  const ledger = supplies.map(({ id, kind, form }, i) => {
+  const holdings = supplies.map(({ id }) => ({
+    id: `${id}-whole`,
+    version: 1,
+    supplyId: id,
+    as: 'whole' as const,
+    sizeUm: null,
+    spot: null,
+  }));
+  const events = supplies.map(({ id, kind, form }, i) => {
     const { usesPerFill = 1, counting } = formOf(kind, form);
     const left = counting === 'length' ? 5e6 : counting === 'fill' ? usesPerFill : Math.floor(30 * random());
-    const items = counting === 'fill' ? 1 : left;
+    const items = counting === 'fill' ? 1 : 0;
     return {
       id: `l${i}`,
       supplyId: id,
       at,
+      recordedAt: at,
       act: 'count' as const,
-      amount: null,
+      of: 'whole' as const,
       items,
       left,
-      part: null,
-      undoes: null,
+      postings: [{ holdingId: `${id}-whole`, items, left, how: 'to' as const }],
+      shifts: [],
     };
   });
   return {
     format: 'red-shelf',
-    formatVersion: 2,
+    formatVersion: 3,
     exportedAt: at,
-    roomName: 'Big room',
-    units: [],
+    units: rootUnits('Big room'),
     supplies,
-    placements: [],
-    ledger,
+    holdings,
+    events,
     records: [],
   };
 }

@@ -1,4 +1,4 @@
-import { NewRackScreen } from '../src/wall/NewRackScreen';
+import { NewRackScreen } from '../src/unit/NewRackScreen';
 
 export default function NewRack() {
   return <NewRackScreen />;

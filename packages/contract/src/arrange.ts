@@ -47,8 +47,19 @@ const side = z.object({
 });
 
 export const leftOverReason = z.discriminatedUnion('code', [
-  z.object({ code: z.enum(['too_wide', 'too_high', 'too_deep']), needMm: z.number(), haveMm: z.number() }),
-  z.object({ code: z.enum(['wrong_kind', 'no_room']) }),
+  z.object({ code: z.enum(['too_wide', 'too_high', 'too_deep']), needUm: z.number(), haveUm: z.number() }),
+  z.object({ code: z.literal('limit_reached'), have: z.number(), of: z.number() }),
+  z.object({ code: z.literal('taken'), by: z.string() }),
+  z.object({
+    code: z.enum([
+      'wrong_kind',
+      'no_room',
+      'off_wall',
+      'no_such_spot',
+      'kept_for_others',
+      'belongs_elsewhere',
+    ]),
+  }),
 ]);
 export type LeftOverView = z.infer<typeof leftOverReason>;
 

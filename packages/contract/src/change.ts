@@ -19,6 +19,7 @@ export const changeView = z.object({
     'pack',
     'record',
     'verdict',
+    'lot',
   ]),
   /** The name of the thing changed, when it is one thing. */
   name: z.string(),
@@ -30,3 +31,24 @@ export type ChangeView = z.infer<typeof changeView>;
 /** A line of the journal. */
 export const journalLine = changeView.extend({ at: z.string(), undone: z.boolean() });
 export type JournalLine = z.infer<typeof journalLine>;
+
+/** What an undo left as it is, and why. */
+export const keptView = z.array(
+  z.object({
+    what: z.enum(['supply', 'unit', 'record', 'place']),
+    name: z.string(),
+    why: z.enum(['changed_since', 'taken', 'refused', 'gone', 'letter_taken']),
+  }),
+);
+export type KeptView = z.infer<typeof keptView>;
+
+/** Headers that name a command: made by the client before it is sent. Asked twice, it happens once and answers the same. */
+export const COMMAND_ID = 'Command-Id';
+export const COMMAND_AT = 'Command-At';
+export const commandHead = z.object({
+  id: z
+    .string()
+    .regex(/^[0-9A-Za-z-]{8,64}$/, 'A command’s name is 8 to 64 letters, digits and hyphens.')
+    .optional(),
+  at: z.iso.datetime('A command’s time is written like 2026-05-31T10:00:00Z.').optional(),
+});

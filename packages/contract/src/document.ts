@@ -1,10 +1,22 @@
-import { ACTS, FAMILIES, factsSchema, FINISHES, KINDS, PARTS, unitFactsSchema } from '@red-shelf/core';
+import {
+  FAMILIES,
+  factsSchema,
+  FINISHES,
+  KINDS,
+  LOTS,
+  modelSchema,
+  UNIT_SORTS,
+  unitFactsSchema,
+  unitRulesSchema,
+} from '@red-shelf/core';
 import { z } from 'zod';
 import { recordBody } from './records';
+import { flatSize, happening, spot } from './supply';
 
 /** The whole stash as one open JSON document: importing it gives the identical state. */
 const when = z.iso.datetime();
-const id = z.string().min(1).max(64);
+/** Ids of lots that came from an older document are longer than a supply's own. */
+const id = z.string().min(1).max(80);
 
 const documentSupply = z.object({
   id,
@@ -20,9 +32,8 @@ const documentSupply = z.object({
   familyOverride: z.enum(FAMILIES).nullable(),
   familyReason: z.string(),
   note: z.string(),
-  /** Documents of version 1 have neither number nor facts. */
-  number: z.int().min(0).default(0),
-  facts: factsSchema.default({}),
+  number: z.int().min(0),
+  facts: factsSchema,
   createdAt: when,
   updatedAt: when,
   removedAt: when.nullable(),
@@ -30,29 +41,39 @@ const documentSupply = z.object({
 const documentUnit = z.object({
   id,
   version: z.int().min(1),
+  parentId: id.nullable(),
+  sort: z.enum(UNIT_SORTS),
   position: z.int().min(0),
-  letter: z.string().regex(/^[A-Z]{1,2}$/),
+  label: z.string().regex(/^[A-Z]{0,2}$/),
   name: z.string().min(1),
-  template: z.string(),
-  rows: z.int().min(1).max(60),
-  columns: z.int().min(1).max(99),
-  slotWidthUm: z.int().min(1),
-  slotHeightUm: z.int().min(1),
-  slotDepthUm: z.int().min(1),
-  facts: unitFactsSchema.default({}),
+  model: modelSchema.nullable(),
+  rules: unitRulesSchema,
+  facts: unitFactsSchema,
   removedAt: when.nullable(),
 });
-const documentLedger = z.object({
+/** A lot, and where it is; how much there is follows from the events. */
+const documentHolding = z.object({
   id,
+  version: z.int().min(1),
   supplyId: id,
-  at: when,
-  act: z.enum(ACTS),
-  amount: z.int().min(0).nullable(),
-  items: z.int().min(0).nullable(),
-  left: z.int().min(0).nullable(),
-  part: z.enum(PARTS).nullable().default(null),
-  undoes: id.nullable(),
+  as: z.enum(LOTS),
+  sizeUm: flatSize.nullable(),
+  spot: spot.nullable(),
 });
+const amount = z.int().min(-1e12).max(1e12);
+const documentEvent = z.intersection(
+  happening,
+  z.object({
+    id,
+    supplyId: id,
+    at: when,
+    recordedAt: when,
+    postings: z.array(
+      z.object({ holdingId: id, items: amount, left: amount, how: z.enum(['by', 'to', 'full']) }),
+    ),
+    shifts: z.array(z.object({ holdingId: id, from: spot.nullable(), to: spot.nullable() })),
+  }),
+);
 const documentRecord = z.object({
   id,
   version: z.int().min(1),
@@ -61,17 +82,15 @@ const documentRecord = z.object({
   updatedAt: when,
   removedAt: when.nullable(),
 });
-const documentPlacement = z.object({ supplyId: id, unitId: id, slot: z.int().min(0) });
 
-export const stashDocument = z.object({
+export const presentDocument = z.object({
   format: z.literal('red-shelf', { error: 'This is not a Red Shelf document.' }),
-  formatVersion: z.literal([1, 2], { error: 'This document was written by a newer Red Shelf.' }),
+  formatVersion: z.literal(3),
   exportedAt: when,
-  roomName: z.string().max(80),
   units: z.array(documentUnit),
   supplies: z.array(documentSupply),
-  placements: z.array(documentPlacement),
-  ledger: z.array(documentLedger),
-  records: z.array(documentRecord).default([]),
+  holdings: z.array(documentHolding),
+  events: z.array(documentEvent),
+  records: z.array(documentRecord),
 });
-export type StashDocument = z.infer<typeof stashDocument>;
+export type StashDocument = z.infer<typeof presentDocument>;

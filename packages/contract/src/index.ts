@@ -1,8 +1,17 @@
 export { arrangePreview, type ArrangePreview, type ArrangeRequest, type LeftOverView } from './arrange';
 export { MOST_AT_ONCE, type BatchSet } from './batch';
-export { changeView, type ChangeView, type JournalLine } from './change';
+export {
+  changeView,
+  COMMAND_AT,
+  COMMAND_ID,
+  commandHead,
+  type ChangeView,
+  type JournalLine,
+  type KeptView,
+} from './change';
 export { MOST_NAMES, MOST_PHOTO_BYTES, type ColourName, type PhotoView } from './devices';
-export { stashDocument, type StashDocument } from './document';
+export type { StashDocument } from './document';
+export { stashDocument } from './readDocument';
 export {
   MOST_DOCUMENT_BYTES,
   MOST_LIST_BYTES,
@@ -36,6 +45,7 @@ export { fileRoutes, routes, type Route } from './routes';
 export {
   newSupply,
   type EditedSupply,
+  type HoldingView,
   type LedgerView,
   type NewSupply,
   type NewSupplyInput,
@@ -43,4 +53,14 @@ export {
   type StockRequestBody,
   type SupplyView,
 } from './supply';
-export { newUnit, type EditedUnit, type NewUnit, type UnitView, type WallView } from './wall';
+export { oldDocument, oldUnit, type OldDocument, type OldUnit } from './oldDocument';
+export { rootUnits, upgraded, upgradedUnit } from './upgrade';
+export {
+  editedUnit,
+  newUnit,
+  type EditedUnit,
+  type LiftedView,
+  type NewUnit,
+  type UnitView,
+  type WallView,
+} from './wall';

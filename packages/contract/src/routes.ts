@@ -1,14 +1,22 @@
 import { z } from 'zod';
 import { arrangePreview, arrangeRequest } from './arrange';
 import { addMany, batchEdit, merge, verdictBody } from './batch';
-import { changeView, journalLine } from './change';
+import { changeView, journalLine, keptView } from './change';
 import { colourName, MOST_NAMES, photoView, readerRequest, reading, scannable } from './devices';
 import { importChoices, importCommit, importPreview, importProgress, uploadView } from './lists';
 import { editedRecord, newRecord, recordView } from './records';
 import { paths, type RoutePath } from './paths';
 import { rangeReading } from './rangeFile';
-import { editedSupply, ledgerView, newSupply, place, stockRequest, supplyView } from './supply';
-import { editedUnit, newUnit, unitView, wallView } from './wall';
+import {
+  editedSupply,
+  ledgerView,
+  newSupply,
+  placedHolding,
+  sizedHolding,
+  stockRequest,
+  supplyView,
+} from './supply';
+import { editedUnit, liftedView, newUnit, unitView, wallView } from './wall';
 
 /** One HTTP route: what goes in and what comes out, for server and client alike. */
 export interface Route<
@@ -28,20 +36,36 @@ const nothing = z.undefined();
 const changed = z.object({ change: changeView });
 const changedSupply = changed.extend({ supply: supplyView });
 const changedRecord = changed.extend({ record: recordView });
+const changedUnit = changed.extend({ unit: unitView, lifted: liftedView });
+/** A supply that no longer fits where it was says so. */
+const editedAnswer = changedSupply.extend({ lifted: liftedView });
+const whole = z.object({ order: z.string(), seq: z.int(), supplies: z.array(supplyView) });
 
 export const routes = {
   health: route(paths.health, nothing, z.object({ ok: z.literal(true) })),
-  listSupplies: route(
-    paths.listSupplies,
-    nothing,
-    z.object({ order: z.string(), supplies: z.array(supplyView) }),
-  ),
+  listSupplies: route(paths.listSupplies, nothing, whole),
   getSupply: route(paths.getSupply, nothing, z.object({ supply: supplyView, ledger: z.array(ledgerView) })),
   addSupply: route(paths.addSupply, newSupply, changedSupply),
-  editSupply: route(paths.editSupply, editedSupply, changedSupply),
+  editSupply: route(paths.editSupply, editedSupply, editedAnswer),
   removeSupply: route(paths.removeSupply, z.object({ version: z.int() }), changed),
   actOnSupply: route(paths.actOnSupply, stockRequest, changedSupply),
-  placeSupply: route(paths.placeSupply, z.object({ place: place.nullable() }), changedSupply),
+  placeHolding: route(paths.placeHolding, placedHolding, changedSupply),
+  sizeHolding: route(paths.sizeHolding, sizedHolding, editedAnswer),
+  /** What changed after a number that is known; everything where too much did. */
+  since: route(
+    paths.since,
+    nothing,
+    z.object({
+      seq: z.int(),
+      order: z.string(),
+      /** The list holds all there is; what it does not name is gone. */
+      all: z.boolean(),
+      supplies: z.array(supplyView),
+      gone: z.array(z.string()),
+      wall: wallView,
+      records: z.array(recordView),
+    }),
+  ),
   addSupplies: route(paths.addSupplies, addMany, changed.extend({ ids: z.array(z.string()) })),
   batchEdit: route(paths.batchEdit, batchEdit, changed),
   mergeSupplies: route(paths.mergeSupplies, merge, changedSupply),
@@ -64,12 +88,12 @@ export const routes = {
   readColour: route(paths.readColour, readerRequest, reading),
   scannables: route(paths.scannables, nothing, z.object({ things: z.array(scannable) })),
   getWall: route(paths.getWall, nothing, wallView),
-  addUnit: route(paths.addUnit, newUnit, changed.extend({ unit: unitView })),
-  editUnit: route(paths.editUnit, editedUnit, changed.extend({ unit: unitView })),
+  addUnit: route(paths.addUnit, newUnit, changedUnit),
+  editUnit: route(paths.editUnit, editedUnit, changedUnit),
   removeUnit: route(paths.removeUnit, z.object({ version: z.int() }), changed),
   previewArrange: route(paths.previewArrange, arrangeRequest, arrangePreview),
   applyArrange: route(paths.applyArrange, arrangeRequest.extend({ token: z.string() }), changed),
-  undoChange: route(paths.undoChange, z.object({}), changed),
+  undoChange: route(paths.undoChange, z.object({}), changed.extend({ kept: keptView })),
   previewImport: route(paths.previewImport, importChoices, importPreview),
   commitImport: route(paths.commitImport, importCommit, importProgress),
   importProgress: route(paths.importProgress, nothing, importProgress),

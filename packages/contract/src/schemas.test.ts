@@ -1,3 +1,4 @@
+import { evenGrid } from '@red-shelf/core';
 import { newSupply, newUnit, paths, problem, recordBody, routes, stashDocument } from './index';
 
 const INK = {
@@ -67,13 +68,17 @@ test('preferences and groups are kept only when they are whole', () => {
 });
 
 test('sizes of a unit are bounded', () => {
-  const unit = { template: 'pad-rack', name: 'Rack', rows: 12, columns: 5 };
+  const model = evenGrid(12, 5, { widthUm: 102_000, heightUm: 22_000, depthUm: 70_000 });
+  const unit = { template: 'pad-rack', name: 'Rack', model, rules: { kinds: ['ink'] } };
   expect(newUnit.safeParse(unit).success).toBe(true);
+  expect(newUnit.parse({ ...unit, label: 'k' }).label).toBe('K');
   for (const wrong of [
-    { rows: 61 },
-    { columns: 0 },
-    { rows: 1.5 },
-    { slot: { widthMm: 0, heightMm: 5, depthMm: 5 } },
+    { model: { ...model, rowsUm: Array.from({ length: 61 }, () => 22_000) } },
+    { model: { ...model, columnsUm: [] } },
+    { model: { ...model, depthUm: 70.5 } },
+    { model: { ...model, columnsUm: [0] } },
+    { label: '4' },
+    { rules: { kinds: [] } },
   ])
     expect(newUnit.safeParse({ ...unit, ...wrong }).success).toBe(false);
 });
@@ -83,17 +88,22 @@ test('a document of another program, or of a newer version, is told apart', () =
     format: 'red-shelf',
     formatVersion: 1,
     exportedAt: '2026-06-01T00:00:00.000Z',
-    roomName: '',
+    roomName: 'Attic',
     units: [],
     supplies: [],
     placements: [],
     ledger: [],
   };
-  expect(stashDocument.safeParse(blank).success).toBe(true);
+  const read = stashDocument.parse(blank);
+  expect(read.units.map(({ sort, name }) => [sort, name])).toEqual([
+    ['hand', 'Bench'],
+    ['room', 'Attic'],
+  ]);
+  expect(stashDocument.parse(read)).toEqual(read);
   const messages = (more: object) =>
     stashDocument.safeParse({ ...blank, ...more }).error?.issues.map(({ message }) => message);
   expect(messages({ format: 'x' })).toEqual(['This is not a Red Shelf document.']);
-  expect(messages({ formatVersion: 3 })).toEqual(['This document was written by a newer Red Shelf.']);
+  expect(messages({ formatVersion: 4 })).toEqual(['This document was written by a newer Red Shelf.']);
   expect(messages({ exportedAt: 'yesterday' })).toHaveLength(1);
 });
 

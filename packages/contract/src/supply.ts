@@ -1,5 +1,4 @@
 import {
-  ACTS,
   checkFacts,
   factsSchema,
   PARTS,
@@ -8,6 +7,7 @@ import {
   findForm,
   FINISHES,
   KINDS,
+  LOTS,
   MOST_CHARACTERS,
   parseColour,
 } from '@red-shelf/core';
@@ -93,8 +93,41 @@ export const editedSupply = supplyFields
   .superRefine(refuseMisfits);
 export type EditedSupply = z.infer<typeof editedSupply>;
 
-export const place = z.object({ unitId: z.string(), slot: z.int().min(0) });
+/** A place to set something down: a unit, and a cell of it where it has cells. */
+export const place = z.object({
+  unitId: z.string().min(1).max(64),
+  cell: z.int().min(0).max(100_000).nullable(),
+});
 export type Place = z.infer<typeof place>;
+export const spot = place.extend({ rank: z.int().min(0) });
+
+/** Width and height of a flat thing, µm. */
+const side = z.int('A size must be a measure, such as 12 cm.').min(1).max(10_000_000);
+export const flatSize = z.object({ widthUm: side, heightUm: side });
+
+/** A lot of a supply: what it is, how much, where. */
+export const holdingView = z.object({
+  id: z.string(),
+  version: z.int(),
+  as: z.enum(LOTS),
+  sizeUm: flatSize.nullable(),
+  spot: spot.nullable(),
+  items: z.int(),
+  left: z.int(),
+});
+export type HoldingView = z.infer<typeof holdingView>;
+
+/** Sets a lot down, or lifts it for good where the place is null; with an amount only that much of it. */
+export const placedHolding = z.object({
+  version: z.int().min(1, 'Say which version you saw.'),
+  place: place.nullable(),
+  amount: wholeNumber('How many').min(1, 'Move at least one.').optional(),
+});
+/** Says how large a base or a scrap is. */
+export const sizedHolding = z.object({
+  version: z.int().min(1, 'Say which version you saw.'),
+  sizeUm: flatSize.nullable(),
+});
 
 export const supplyView = supplyFields.extend({
   id: z.string(),
@@ -111,40 +144,96 @@ export const supplyView = supplyFields.extend({
     parts: partCounts,
     state: z.enum(['ok', 'low', 'out']),
     uses: z.int(),
+    used: z.int(),
     lastUsedAt: z.string().nullable(),
   }),
-  place: place.nullable(),
+  /** Its lots that are there to be seen, the main one first. */
+  holdings: z.array(holdingView),
   createdAt: z.string(),
   updatedAt: z.string(),
 });
 export type SupplyView = z.infer<typeof supplyView>;
 
-export const ledgerView = z.object({
-  id: z.string(),
-  act: z.enum(ACTS),
-  at: z.string(),
-  amount: z.number().nullable(),
-  items: z.number().nullable(),
-  left: z.number().nullable(),
-  part: z.enum(PARTS).nullable(),
-  undoes: z.string().nullable(),
+const weights = z.object({
+  beforeMg: wholeNumber('The mass before', 1e9),
+  afterMg: wholeNumber('The mass after', 1e9),
 });
+const price = z.object({
+  minor: z.int().min(0, 'A price cannot be less than nothing.').max(1e9),
+  currency: z.string().regex(/^[A-Z]{3}$/, 'A currency is three letters, such as EUR.'),
+});
+const of = z.enum(LOTS);
+const n = z.int().min(0).max(1e12);
+
+/** What happened, in the act's own words; see the core's events. */
+export const happening = z.discriminatedUnion('act', [
+  z.object({ act: z.literal('count'), of, items: n, left: n }),
+  z.object({ act: z.literal('use'), of, amount: n }),
+  z.object({ act: z.literal('buy'), of, amount: n, price: price.optional() }),
+  z.object({ act: z.literal('discard'), of, amount: n }),
+  z.object({
+    act: z.literal('refill'),
+    from: z.object({ supplyId: z.string(), amount: n }).optional(),
+    weights: weights.optional(),
+  }),
+  z.object({ act: z.literal('open'), packs: n, sheets: n }),
+  z.object({
+    act: z.literal('cut'),
+    sheets: n,
+    bases: n,
+    scraps: n,
+    baseSize: flatSize.optional(),
+    scrapSize: flatSize.optional(),
+  }),
+  z.object({ act: z.literal('move') }),
+  z.object({ act: z.literal('undo'), undoes: z.string() }),
+]);
+
+const shift = z.object({ holdingId: z.string(), from: spot.nullable(), to: spot.nullable() });
+
+/** A line of a supply's own history. */
+export const ledgerView = z.intersection(
+  happening,
+  z.object({
+    id: z.string(),
+    supplyId: z.string(),
+    at: z.string(),
+    /** When it reached the stash, where that was later. */
+    recordedAt: z.string(),
+    shifts: z.array(shift),
+    /** A count: what it found missing. */
+    unlogged: z.number().optional(),
+  }),
+);
 export type LedgerView = z.infer<typeof ledgerView>;
 
-const part = z.enum(PARTS).optional();
+/** Which lot is meant: one by its id, else those of a sort. */
+const which = {
+  of: of.optional(),
+  lotId: z.string().max(64).optional(),
+  sizeUm: flatSize.optional(),
+};
 const some = (verb: string) => wholeNumber('The amount').min(1, `${verb} at least something.`);
 
-/** Something done to a supply's stock. Amounts are in the form's own unit; see the core's ledger. */
+/** Something done to a supply's stock. Amounts are in the form's own unit; see the core's events. */
 export const stockRequest = z.discriminatedUnion('act', [
-  z.object({ act: z.literal('use'), amount: some('Use'), part }),
-  z.object({ act: z.literal('buy'), amount: some('Buy'), part }),
-  z.object({ act: z.literal('discard'), amount: some('Discard'), part }),
-  z.object({ act: z.literal('refill') }),
+  z.object({ act: z.literal('use'), amount: some('Use'), ...which }),
+  z.object({ act: z.literal('buy'), amount: some('Buy'), price: price.optional(), ...which }),
+  z.object({ act: z.literal('discard'), amount: some('Discard'), ...which }),
+  /** `fromId`: the bottle it is filled from. Weights are those of the thing that is filled. */
+  z.object({
+    act: z.literal('refill'),
+    fromId: z.string().max(64).optional(),
+    weights: weights.optional(),
+    ...which,
+  }),
+  /** A count sets what is there, so it says which version of the lot it saw. */
   z.object({
     act: z.literal('count'),
     items: wholeNumber('How many', 1e6),
     left: wholeNumber('What is left'),
-    part,
+    version: z.int().min(1).optional(),
+    ...which,
   }),
   /** Packs opened, and the sheets that were in them. */
   z.object({ act: z.literal('open'), amount: some('Open'), left: wholeNumber('Sheets', 1e6) }),
@@ -154,6 +243,9 @@ export const stockRequest = z.discriminatedUnion('act', [
     amount: some('Cut'),
     items: wholeNumber('Bases', 1e6),
     left: wholeNumber('Scraps', 1e6),
+    baseSize: flatSize.optional(),
+    scrapSize: flatSize.optional(),
+    lotId: z.string().max(64).optional(),
   }),
 ]);
 export type StockRequestBody = z.infer<typeof stockRequest>;

@@ -1,68 +1,62 @@
-import { KINDS, UNIT_TEMPLATES, unitFactsSchema } from '@red-shelf/core';
+import { modelSchema, UNIT_SORTS, unitFactsSchema, unitRulesSchema } from '@red-shelf/core';
 import { z } from 'zod';
-
-const mm = (label: string) =>
-  z.number().min(1, `${label} must be at least 1 mm.`).max(3000, `${label} may be at most 3 m.`);
-const slotSize = z.object({
-  widthMm: mm('Slot width'),
-  heightMm: mm('Slot height'),
-  depthMm: mm('Slot depth'),
-});
-
-const ENDS = ['bar', 'round', 'cap', 'edge', 'ring', 'pocket'] as const;
-
-export const unitView = z.object({
-  id: z.string(),
-  version: z.int(),
-  letter: z.string(),
-  name: z.string(),
-  template: z.string(),
-  rows: z.int(),
-  columns: z.int(),
-  slot: slotSize,
-  wallMm: z.number(),
-  frontMm: z.number(),
-  holds: z.array(z.enum(KINDS)),
-  end: z.enum(ENDS),
-  /** Standing, reach, limit, order of filling, labels. */
-  facts: unitFactsSchema,
-});
-export type UnitView = z.infer<typeof unitView>;
-
-export const wallView = z.object({ roomName: z.string(), units: z.array(unitView) });
-export type WallView = z.infer<typeof wallView>;
 
 const unitName = z
   .string()
   .trim()
   .min(1, 'Give the unit a name.')
   .max(60, 'The name may have at most 60 characters.');
+const label = z
+  .string()
+  .trim()
+  .toUpperCase()
+  .regex(/^[A-Z]{1,2}$/, 'The letter is one or two letters from A to Z.');
+
+export const unitView = z.object({
+  id: z.string(),
+  version: z.int(),
+  parentId: z.string().nullable(),
+  sort: z.enum(UNIT_SORTS),
+  label: z.string(),
+  name: z.string(),
+  model: modelSchema.nullable(),
+  rules: unitRulesSchema,
+  facts: unitFactsSchema,
+});
+export type UnitView = z.infer<typeof unitView>;
+
+/** The room, and the units in it in the person's order. */
+export const wallView = z.object({ roomName: z.string(), units: z.array(unitView) });
+export type WallView = z.infer<typeof wallView>;
+
+/** What can be said of a unit: any template is only a start. */
+const said = {
+  name: unitName,
+  model: modelSchema,
+  rules: unitRulesSchema,
+  /** The unit it stands in; the room when left out. */
+  parentId: z.string().min(1).max(64).optional(),
+};
 
 /** What can be changed of a unit that stands. `after` moves it behind another (null: to the front); left out, it stays. */
 export const editedUnit = z.object({
+  ...said,
   version: z.int().min(1, 'Say which version you saw.'),
-  name: unitName,
+  label: label.optional(),
   facts: unitFactsSchema,
   after: z.string().nullable().optional(),
 });
 export type EditedUnit = z.infer<typeof editedUnit>;
 
-/** A unit to put up. Sizes not given come from the template. */
+/** A unit to put up. Without a letter it gets the next free one. */
 export const newUnit = z.object({
-  template: z
-    .string()
-    .refine((id) => UNIT_TEMPLATES.some((t) => t.id === id), 'Choose a kind of unit from the list.'),
-  name: unitName,
-  rows: z
-    .number({ error: 'Rows must be a number.' })
-    .int('Rows must be a whole number.')
-    .min(1, 'At least one row.')
-    .max(60, 'At most 60 rows.'),
-  columns: z
-    .number({ error: 'Columns must be a number.' })
-    .int('Columns must be a whole number.')
-    .min(1, 'At least one column.')
-    .max(99, 'At most 99 columns.'),
-  slot: slotSize.optional(),
+  ...said,
+  label: label.optional(),
+  /** The template it was started from. */
+  template: z.string().max(40).optional(),
 });
 export type NewUnit = z.infer<typeof newUnit>;
+
+/** What had to be lifted out of a unit that no longer takes it. */
+export const liftedView = z.array(z.object({ supplyId: z.string(), name: z.string() }));
+export type LiftedView = z.infer<typeof liftedView>;

@@ -50,19 +50,23 @@ export {
 export { fillFromMass, type Fill } from './measure/fill';
 export type { AttributeDefinition, Attributes, AttributeValue } from './kinds/attributes';
 export { SHEET_SIZE_UM } from './kinds/cardstock';
-export { GRADES, STATUSES, UNUSED_WHY, type Grade, type Status, type UnusedWhy } from './supply/standing';
-export { factsSchema } from './supply/factsSchema';
-export { effectiveHex, reservedOf, sparse, statusOf, type Facts } from './supply/facts';
-export { envelopeOf } from './supply/envelope';
-export { checkFacts, fittingAttributes, type FactRefusal } from './supply/check';
-export { GROUNDS, MADE, TAKEN, type Ground, type Made, type SupplySwatch } from './supply/swatch';
+export { GRADES, STATUSES, UNUSED_WHY, type Grade, type Status, type UnusedWhy } from './stash/standing';
+export { factsSchema } from './stash/factsSchema';
+export { effectiveHex, reservedOf, sparse, statusOf, type Facts } from './stash/facts';
+export { bodyOf, type Bodied, type Body } from './stash/body';
+export { formFor } from './stash/formFor';
+export { isThere, mainLot, placedLots, type FlatSize, type Holding, type Tally } from './stash/holding';
+export { checkFacts, fittingAttributes, type FactRefusal } from './stash/check';
+export { GROUNDS, MADE, TAKEN, type Ground, type Made, type SupplySwatch } from './stash/swatch';
 export {
   KINDS,
+  LOTS,
   PARTS,
-  type EnvelopeMm,
   type FormDefinition,
   type Kind,
+  type LotAs,
   type Part,
+  type Size,
   type VisibleEnd,
 } from './kinds/definition';
 export {
@@ -73,19 +77,44 @@ export {
   KIND_DEFINITIONS,
   UnknownFormError,
 } from './kinds/registry';
-export { fitInSlot, slotAddress, slotCount, type FitRefusal, type GridUnit } from './storage/unit';
+export { fitInSpace, type FitRefusal } from './storage/fit';
+export { sameSpot, type Spot as PlaceSpot } from './storage/spot';
+export {
+  addressIn,
+  endOf,
+  HAND_ID,
+  isOnWall,
+  pathTo,
+  placesIn,
+  ROOM_ID,
+  roomIn,
+  UNIT_SORTS,
+  type Unit,
+} from './storage/unit';
+export {
+  isRefusal,
+  mayLive,
+  suits,
+  type Lodger,
+  type Refusal,
+  type RoomNow,
+  type Warning,
+} from './storage/mayLive';
+export { holdsOf, modelSchema, type Model } from './storage/models/models';
+export { cellAt, evenGrid, FILLINGS, MOST_COLUMNS, MOST_ROWS, type GridModel } from './storage/models/grid';
+export type { Box } from './storage/models/definition';
+export type { LooseModel } from './storage/models/loose';
 export { offerSlots, racksFor, type OfferUnit } from './storage/offer';
 export { findTemplate, UNIT_TEMPLATES, type UnitTemplate } from './storage/templates';
 export {
-  fillingOrder,
-  FILLINGS,
-  isOnWall,
   REACHES,
   STANDINGS,
   unitFactsSchema,
+  unitRulesSchema,
   type UnitFacts,
+  type UnitRules,
 } from './storage/unitFacts';
-export { labelPrint, slotLabels, type SlotLabel } from './storage/labels';
+export { labelPrint, slotLabels, type Labelled, type SlotLabel } from './storage/labels';
 export { misfits, type Misfit } from './storage/misfit';
 export { painOf, type Pain } from './storage/pain';
 export {
@@ -113,16 +142,36 @@ export {
   type PlaceItem,
   type PlaceOptions,
   type PlaceUnit,
+  zonesOf,
 } from './arrange/place';
 export {
   ACTS,
-  stockFromLedger,
   type Act,
-  type LedgerEntry,
-  type Stock,
-  type StockState,
-} from './stock/ledger';
-export { checkStockRequest, type StockRefusal, type StockRequest } from './stock/act';
+  type Happening,
+  type Posting,
+  type Price,
+  type Shift,
+  type StashEvent,
+} from './stock/event';
+export {
+  brokenShift,
+  countRuleOf,
+  FOLD_VERSION,
+  foldEvents,
+  foldSpots,
+  type CountRule,
+  type Folded,
+} from './stock/fold';
+export { stockOf, type Stock, type StockState } from './stock/stock';
+export {
+  planPosting,
+  type NewLot,
+  type Posted,
+  type RefillFrom,
+  type StockRefusal,
+  type StockRequest,
+} from './stock/post';
+export { eventOfEntry, OLD_ACTS, OLD_PARTS, oldLotId, oldLots, type OldEntry } from './stock/fromLedger';
 export { LEVELS, levelOf, sayLeft, usesAtLevel, type Level } from './stock/level';
 export { lettersMissing, parseLetters, printLetters, shortVowels, type LetterCounts } from './stock/letters';
 export { freeOf, heldByKits, type Held } from './stock/free';

@@ -2,33 +2,16 @@ import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { createClient } from '@libsql/client';
-import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
+import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { bringOver } from './bringOver';
 import * as schema from './schema';
-
-export type Db = LibSQLDatabase<typeof schema>;
-export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
-/** Anything that can be read from: the open database, or a transaction to see its own writes. */
-export type Readable = Db | Tx;
-
-/** Supplies whose record, stock or place a transaction changed; `all` when the stash was replaced. */
-export interface Touched {
-  readonly supplies: ReadonlySet<string>;
-  readonly all: boolean;
-}
-const touchedBy = new WeakMap<Tx, { supplies: Set<string>; all: boolean }>();
-
-/** Notes what a transaction changed; repositories call it wherever they write. */
-export function touch(tx: Tx, supplyIds: readonly string[] | 'all'): void {
-  const touched = touchedBy.get(tx) ?? { supplies: new Set<string>(), all: false };
-  touchedBy.set(tx, touched);
-  if (supplyIds === 'all') touched.all = true;
-  else for (const id of supplyIds) touched.supplies.add(id);
-}
+import { settle } from './settle';
+import { stamp, touchedIn, type Readable, type Touched, type Tx } from './tx';
 
 export interface Store {
   /** For reading outside a transaction. */
-  readonly read: Db;
+  readonly read: Readable;
   /** Runs one transaction; writes wait for one another, so SQLite never has to refuse one. */
   readonly write: <T>(work: (tx: Tx) => Promise<T>) => Promise<T>;
   /** Told after every write what it touched. */
@@ -55,6 +38,8 @@ export async function openStore(file: string, migrationsFolder: string): Promise
     await writer.execute(`PRAGMA ${pragma}`);
   const writeDb = drizzle(writer, { schema });
   await migrate(writeDb, { migrationsFolder });
+  await writeDb.transaction(bringOver);
+  await writeDb.transaction(settle);
   const reader = createClient({ url, concurrency: 1, intMode: 'number' });
   await reader.execute('PRAGMA query_only = ON');
   await reader.execute('PRAGMA busy_timeout = 5000');
@@ -64,7 +49,8 @@ export async function openStore(file: string, migrationsFolder: string): Promise
     let touched: Touched | undefined;
     const result = await writeDb.transaction(async (tx) => {
       const answer = await work(tx);
-      touched = touchedBy.get(tx);
+      const touching = touchedIn(tx);
+      touched = touching && { ...touching, seq: await stamp(tx, touching) };
       return answer;
     });
     if (touched) for (const hear of listeners) hear(touched);
@@ -88,10 +74,3 @@ export async function openStore(file: string, migrationsFolder: string): Promise
     },
   };
 }
-
-/** Rows a statement may carry at once, below SQLite's limit of bound values. */
-const CHUNK = 400;
-
-/** A list in pieces small enough for one statement. */
-export const chunks = <T>(list: readonly T[], size = CHUNK): T[][] =>
-  Array.from({ length: Math.ceil(list.length / size) }, (_, i) => list.slice(i * size, (i + 1) * size));

@@ -1,5 +1,5 @@
 import { asc, eq, isNull } from 'drizzle-orm';
-import { touch, type Readable, type Tx } from './open';
+import { touch, type Readable, type Tx } from './tx';
 import { records } from './schema';
 
 export type RecordRow = typeof records.$inferSelect;
@@ -16,8 +16,7 @@ export async function recordRow(db: Readable, id: string): Promise<RecordRow | u
 
 /** Writes a whole record, new or over the one with its id. */
 export async function putRecord(tx: Tx, row: RecordRow): Promise<void> {
-  // The list stands in the order of the preferences.
-  if (row.sort === 'preferences') touch(tx, 'all');
+  touch(tx, [], 'records');
   const { id: _, ...set } = row;
   await tx.insert(records).values(row).onConflictDoUpdate({ target: records.id, set });
 }

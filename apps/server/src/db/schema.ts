@@ -1,5 +1,18 @@
-import type { Act, Facts, Family, Finish, Kind, Part, Stock, StockState, UnitFacts } from '@red-shelf/core';
+import type {
+  Act,
+  Facts,
+  Family,
+  Finish,
+  Kind,
+  LotAs,
+  Model,
+  Posting,
+  Unit,
+  UnitFacts,
+  UnitRules,
+} from '@red-shelf/core';
 import type { ChangeView, RecordBody } from '@red-shelf/contract';
+import { sql } from 'drizzle-orm';
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
 /** Supplies are never deleted: a removed one keeps its row and its history. */
@@ -24,84 +37,162 @@ export const supplies = sqliteTable('supplies', {
   createdAt: text('created_at').notNull(),
   updatedAt: text('updated_at').notNull(),
   removedAt: text('removed_at'),
+  /** Number of the change that last touched it, its lots or its stock. */
+  seq: integer().notNull().default(0),
 });
 
-/** Append-only. `seq` is the order in which things were said to have happened. */
-export const ledger = sqliteTable(
-  'ledger',
+/** The room, furniture, racks, drawers, boxes, and the hand: a tree. Sizes are whole micrometres. */
+export const units = sqliteTable(
+  'units',
+  {
+    id: text().primaryKey(),
+    version: integer().notNull(),
+    parentId: text('parent_id'),
+    sort: text().$type<Unit['sort']>().notNull(),
+    position: integer().notNull(),
+    label: text().notNull(),
+    name: text().notNull(),
+    model: text({ mode: 'json' }).$type<Model>(),
+    rules: text({ mode: 'json' }).$type<UnitRules>().notNull(),
+    facts: text({ mode: 'json' }).$type<UnitFacts>().notNull(),
+    removedAt: text('removed_at'),
+  },
+  (table) => [
+    // Addresses carry the letter alone, so no two units that stand may share one.
+    uniqueIndex('one_letter_a_unit')
+      .on(table.label)
+      .where(sql`${table.removedAt} is null and ${table.sort} = 'unit'`),
+  ],
+);
+
+/** Physical lots of supplies, and where each is. A row is never deleted: its history speaks of it. */
+export const holdings = sqliteTable(
+  'holdings',
+  {
+    id: text().primaryKey(),
+    version: integer().notNull(),
+    supplyId: text('supply_id')
+      .notNull()
+      .references(() => supplies.id),
+    as: text().$type<LotAs>().notNull(),
+    widthUm: integer('width_um'),
+    heightUm: integer('height_um'),
+    unitId: text('unit_id').references(() => units.id),
+    cell: integer(),
+    rank: integer().notNull(),
+  },
+  (table) => [
+    index('holdings_by_supply').on(table.supplyId),
+    index('holdings_by_unit').on(table.unitId),
+    // Rows without a cell are told apart from one another, as SQL does with nulls.
+    uniqueIndex('one_lot_a_cell').on(table.unitId, table.cell, table.rank),
+  ],
+);
+
+/** What happened, append-only. `seq` is the order in which things were said to have happened. */
+export const events = sqliteTable(
+  'events',
   {
     seq: integer().primaryKey({ autoIncrement: true }),
-    id: text().notNull().unique(),
+    id: text().notNull().unique('event_id'),
+    changeId: text('change_id').notNull(),
     supplyId: text('supply_id')
       .notNull()
       .references(() => supplies.id),
     at: text().notNull(),
+    recordedAt: text('recorded_at').notNull(),
     act: text().$type<Act>().notNull(),
-    amount: integer(),
-    items: integer(),
-    left: integer(),
-    part: text().$type<Part>(),
+    /** The act's own words; see the core's `Happening`. */
+    detail: text({ mode: 'json' }).$type<object>().notNull(),
     undoes: text(),
   },
-  (table) => [index('ledger_by_supply').on(table.supplyId, table.seq)],
+  (table) => [
+    index('events_by_supply').on(table.supplyId),
+    index('events_by_change').on(table.changeId),
+    index('events_undoing').on(table.undoes),
+  ],
 );
 
-/** What the ledger adds up to, refolded in the transaction that appends; never written by hand. */
-export const stock = sqliteTable('stock', {
+/** What an event did to a lot. */
+export const postings = sqliteTable(
+  'postings',
+  {
+    eventSeq: integer('event_seq')
+      .notNull()
+      .references(() => events.seq),
+    holdingId: text('holding_id')
+      .notNull()
+      .references(() => holdings.id),
+    items: integer().notNull(),
+    left: integer().notNull(),
+    how: text().$type<Posting['how']>().notNull(),
+  },
+  (table) => [index('postings_by_event').on(table.eventSeq), index('postings_by_lot').on(table.holdingId)],
+);
+
+/** Where an event moved a lot. */
+export const shifts = sqliteTable(
+  'shifts',
+  {
+    eventSeq: integer('event_seq')
+      .notNull()
+      .references(() => events.seq),
+    holdingId: text('holding_id')
+      .notNull()
+      .references(() => holdings.id),
+    fromUnit: text('from_unit'),
+    fromCell: integer('from_cell'),
+    fromRank: integer('from_rank').notNull(),
+    toUnit: text('to_unit'),
+    toCell: integer('to_cell'),
+    toRank: integer('to_rank').notNull(),
+  },
+  (table) => [index('shifts_by_event').on(table.eventSeq), index('shifts_by_lot').on(table.holdingId)],
+);
+
+/** What the events add up to for a lot, refolded in the transaction that appends; never written by hand. */
+export const tallies = sqliteTable('tallies', {
+  holdingId: text('holding_id')
+    .primaryKey()
+    .references(() => holdings.id),
+  items: integer().notNull(),
+  left: integer().notNull(),
+});
+
+/** How a supply was used, by the same fold. */
+export const usage = sqliteTable('usage', {
   supplyId: text('supply_id')
     .primaryKey()
     .references(() => supplies.id),
-  items: integer().notNull(),
-  left: integer().notNull(),
-  parts: text({ mode: 'json' }).$type<Stock['parts']>().notNull().default({}),
-  state: text().$type<StockState>().notNull(),
   uses: integer().notNull(),
+  used: integer().notNull(),
   lastUsedAt: text('last_used_at'),
 });
 
-/** Racks, trays, files, albums. Sizes are whole micrometres. */
-export const units = sqliteTable('units', {
+/** What clients asked for, by the name each gave it: asked again, it answers the same. */
+export const commands = sqliteTable('commands', {
   id: text().primaryKey(),
-  version: integer().notNull(),
-  position: integer().notNull(),
-  letter: text().notNull(),
   name: text().notNull(),
-  template: text().notNull(),
-  rows: integer().notNull(),
-  columns: integer().notNull(),
-  slotWidthUm: integer('slot_width_um').notNull(),
-  slotHeightUm: integer('slot_height_um').notNull(),
-  slotDepthUm: integer('slot_depth_um').notNull(),
-  /** Standing, reach, limit, order of filling, labels; see the core's unit facts. */
-  facts: text({ mode: 'json' }).$type<UnitFacts>().notNull().default({}),
-  removedAt: text('removed_at'),
+  at: text().notNull(),
+  answer: text().notNull(),
 });
-
-/** Which slot a supply lives in; one supply a slot. */
-export const placements = sqliteTable(
-  'placements',
-  {
-    supplyId: text('supply_id')
-      .primaryKey()
-      .references(() => supplies.id),
-    unitId: text('unit_id')
-      .notNull()
-      .references(() => units.id),
-    slot: integer().notNull(),
-  },
-  (table) => [uniqueIndex('one_supply_a_slot').on(table.unitId, table.slot)],
-);
 
 /** What was done, and what it takes to undo it. */
-export const changes = sqliteTable('changes', {
-  id: text().primaryKey(),
-  at: text().notNull(),
-  kind: text().$type<ChangeView['kind']>().notNull(),
-  name: text().notNull(),
-  count: integer().notNull(),
-  inverse: text({ mode: 'json' }).notNull(),
-  undoneBy: text('undone_by'),
-});
+export const changes = sqliteTable(
+  'changes',
+  {
+    id: text().primaryKey(),
+    at: text().notNull(),
+    kind: text().$type<ChangeView['kind']>().notNull(),
+    name: text().notNull(),
+    count: integer().notNull(),
+    inverse: text({ mode: 'json' }).notNull(),
+    undoneBy: text('undone_by'),
+    /** The order in which changes were made, whatever the clock said. */
+    seq: integer().notNull().default(0),
+  },
+  (table) => [index('changes_in_order').on(table.seq)],
+);
 
 /** The stash as it was before a document replaced it. */
 export const snapshots = sqliteTable('snapshots', {

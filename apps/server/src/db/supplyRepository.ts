@@ -1,39 +1,60 @@
+import type { Holding } from '@red-shelf/core';
 import { and, asc, eq, inArray, isNull, max } from 'drizzle-orm';
-import { chunks, touch, type Readable, type Tx } from './open';
-import { placements, stock, supplies } from './schema';
+import { allLots, lotsOf } from './holdingRepository';
+import { chunks, touch, type Readable, type Tx } from './tx';
+import { supplies, usage } from './schema';
 
-export type SupplyRecord = typeof supplies.$inferSelect;
-type StockRecord = typeof stock.$inferSelect;
-type PlacementRecord = typeof placements.$inferSelect;
+/** A supply's own row; the number of the change that last touched it is bookkeeping and no part of it. */
+export type SupplyRecord = Omit<typeof supplies.$inferSelect, 'seq'>;
+type UsageRecord = typeof usage.$inferSelect;
 
 export interface SupplyWithState {
   readonly supply: SupplyRecord;
-  readonly stock: StockRecord | null;
-  readonly placement: PlacementRecord | null;
+  readonly seq: number;
+  readonly usage: UsageRecord | null;
+  readonly lots: readonly Holding[];
 }
+
+type Row = typeof supplies.$inferSelect;
+const recordOf = ({ seq: _, ...record }: Row): SupplyRecord => record;
 
 const joined = (db: Readable) =>
-  db
-    .select({ supply: supplies, stock, placement: placements })
-    .from(supplies)
-    .leftJoin(stock, eq(stock.supplyId, supplies.id))
-    .leftJoin(placements, eq(placements.supplyId, supplies.id));
+  db.select({ row: supplies, usage }).from(supplies).leftJoin(usage, eq(usage.supplyId, supplies.id));
+
+const withLots = (
+  { row, usage: used }: { row: Row; usage: UsageRecord | null },
+  lots: ReadonlyMap<string, Holding[]>,
+): SupplyWithState => ({ supply: recordOf(row), seq: row.seq, usage: used, lots: lots.get(row.id) ?? [] });
 
 /** Every supply that has not been removed, oldest first. */
-export const allSupplies = (db: Readable): Promise<SupplyWithState[]> =>
-  joined(db).where(isNull(supplies.removedAt)).orderBy(asc(supplies.id));
-
-/** One supply with its stock and place, unless it was removed. */
-export async function findSupply(db: Readable, id: string): Promise<SupplyWithState | undefined> {
-  const [row] = await joined(db).where(and(eq(supplies.id, id), isNull(supplies.removedAt)));
-  return row;
+export async function allSupplies(db: Readable): Promise<SupplyWithState[]> {
+  const rows = await joined(db).where(isNull(supplies.removedAt)).orderBy(asc(supplies.id));
+  const lots = new Map<string, Holding[]>();
+  for (const lot of await allLots(db)) {
+    const list = lots.get(lot.supplyId);
+    if (list) list.push(lot);
+    else lots.set(lot.supplyId, [lot]);
+  }
+  return rows.map((row) => withLots(row, lots));
 }
+
+/** Some supplies that have not been removed, oldest first. */
+export async function someSupplies(db: Readable, ids: readonly string[]): Promise<SupplyWithState[]> {
+  const lots = await lotsOf(db, ids);
+  const found: SupplyWithState[] = [];
+  for (const some of chunks(ids))
+    for (const row of await joined(db).where(and(inArray(supplies.id, some), isNull(supplies.removedAt))))
+      found.push(withLots(row, lots));
+  return found.sort((p, q) => (p.supply.id < q.supply.id ? -1 : 1));
+}
+
+/** One supply with its stock and places, unless it was removed. */
+export const findSupply = async (db: Readable, id: string): Promise<SupplyWithState | undefined> =>
+  (await someSupplies(db, [id]))[0];
 
 /** A supply's bare record, removed or not. */
-export async function supplyRecord(db: Readable, id: string): Promise<SupplyRecord | undefined> {
-  const [row] = await db.select().from(supplies).where(eq(supplies.id, id));
-  return row;
-}
+export const supplyRecord = async (db: Readable, id: string): Promise<SupplyRecord | undefined> =>
+  (await supplyRecords(db, [id])).get(id);
 
 export async function supplyRecords(
   db: Readable,
@@ -42,17 +63,13 @@ export async function supplyRecords(
   const found = new Map<string, SupplyRecord>();
   for (const some of chunks(ids))
     for (const row of await db.select().from(supplies).where(inArray(supplies.id, some)))
-      found.set(row.id, row);
+      found.set(row.id, recordOf(row));
   return found;
 }
 
-/** Some supplies that have not been removed, oldest first. */
-export async function someSupplies(db: Readable, ids: readonly string[]): Promise<SupplyWithState[]> {
-  const found: SupplyWithState[] = [];
-  for (const some of chunks(ids))
-    found.push(...(await joined(db).where(and(inArray(supplies.id, some), isNull(supplies.removedAt)))));
-  return found.sort((p, q) => (p.supply.id < q.supply.id ? -1 : 1));
-}
+/** Every supply's record, removed ones too, in order of id. */
+export const allRecords = async (db: Readable): Promise<SupplyRecord[]> =>
+  (await db.select().from(supplies).orderBy(asc(supplies.id))).map(recordOf);
 
 /** The next short number; numbers of removed supplies are not given again. */
 export async function nextNumber(db: Readable): Promise<number> {

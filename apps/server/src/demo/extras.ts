@@ -1,9 +1,6 @@
 import type { Facts, Kind } from '@red-shelf/core';
-import type { StashDocument } from '@red-shelf/contract';
-import { unitRecordFrom } from '../services/wall';
-
-type Supply = StashDocument['supplies'][number];
-type Entry = StashDocument['ledger'][number];
+import { DemoLedger, type Supply } from './ledger';
+import { CUPBOARD, ODDS_DRAWER, SCRAP_POCKET } from './units';
 
 const DAY = 86_400_000;
 
@@ -97,52 +94,78 @@ const ODDS: readonly Odd[] = [
     left: 18,
     facts: { attributes: { paper: 'patterned', theme: 'orchard' }, otherHexes: ['#6f8f4e', '#c46a4a'] },
   },
+  // Let go in the spring: its history stays, it asks for nothing any more.
+  {
+    kind: 'companion',
+    form: 'punch',
+    name: 'Scallop punch',
+    hex: '#5f6468',
+    left: 1,
+    facts: { status: 'gone' },
+  },
 ];
 
-/** The odds and ends as documents hold them, with their opening counts; `at` is ms since 1970. */
-export function demoExtras(now: number): { supplies: Supply[]; ledger: Entry[] } {
-  const at = new Date(now - 200 * DAY).toISOString();
-  const supplies = ODDS.map(({ kind, form, name, hex, facts = {} }, i): Supply => ({
-    id: `demo-odd-${String(i).padStart(3, '0')}`,
-    version: 1,
-    kind,
-    form,
-    name,
-    maker: 'Plimmet Lane',
-    range: '',
-    code: '',
-    hex,
-    finish: 'matte',
-    familyOverride: null,
-    familyReason: '',
-    note: '',
-    number: 0,
-    facts,
-    createdAt: at,
-    updatedAt: at,
-    removedAt: null,
-  }));
-  const ledger = supplies.map(({ id }, i): Entry => ({
-    id: `demo-odd-count-${String(i).padStart(3, '0')}`,
-    supplyId: id,
-    at,
-    act: 'count',
-    amount: null,
-    items: ODDS[i]?.left === 0 ? 0 : 1,
-    left: ODDS[i]?.left ?? 0,
-    part: null,
-    undoes: null,
-  }));
-  return { supplies, ledger };
+/** The odds and ends with their ledgers; `now` is ms since 1970. Many of them lie in one drawer. */
+export function demoExtras(now: number): DemoLedger[] {
+  const ago = (days: number): string => new Date(now - days * DAY).toISOString();
+  const at = ago(200);
+  return ODDS.map(({ kind, form, name, hex, left, facts = {} }, i): DemoLedger => {
+    const id = `demo-odd-${String(i).padStart(3, '0')}`;
+    const supply: Supply = {
+      id,
+      version: 1,
+      kind,
+      form,
+      name,
+      maker: 'Plimmet Lane',
+      range: '',
+      code: '',
+      hex,
+      finish: 'matte',
+      familyOverride: null,
+      familyReason: '',
+      note: '',
+      number: 0,
+      facts,
+      createdAt: at,
+      updatedAt: at,
+      removedAt: null,
+    };
+    let next = 0;
+    const ledger = new DemoLedger(supply, () => `demo-odd-count-${String(i).padStart(3, '0')}-${next++}`);
+    ledger.act(at, { act: 'count', items: left === 0 ? 0 : 1, left });
+    live(ledger, ago, i);
+    return ledger;
+  });
 }
 
-/** A rack that is spare and kept in the loft. */
-export const spareUnit = (position: number): StashDocument['units'][number] => ({
-  ...unitRecordFrom('demo-spare-unit', 'F', position, {
-    template: 'pad-rack',
-    name: 'Narrow pad rack',
-    rows: 8,
-    columns: 3,
-  }),
-  facts: { standing: 'spare', keptAt: 'the loft' },
-});
+const IN_DRAWER: ReadonlySet<string> = new Set(['foam', 'stamp', 'die', 'gems', 'made']);
+
+/** What happened to single odds and ends since. */
+function live(ledger: DemoLedger, ago: (days: number) => string, i: number): void {
+  const { name, form, facts } = ledger.supply;
+  if (facts.status === 'gone') {
+    ledger.act(ago(60), { act: 'discard', amount: 1 });
+    return;
+  }
+  if (IN_DRAWER.has(form)) ledger.place(ago(150), 'whole', { unitId: ODDS_DRAWER, cell: null, rank: i });
+  if (name === 'Quiet White') {
+    // In three places: sheets at hand, packs in the cupboard, scraps in the pocket.
+    ledger.act(ago(120), { act: 'buy', of: 'pack', amount: 2, price: { minor: 640, currency: 'EUR' } });
+    ledger.act(ago(90), {
+      act: 'cut',
+      amount: 2,
+      items: 3,
+      left: 4,
+      baseSize: { widthUm: 105_000, heightUm: 148_000 },
+      scrapSize: { widthUm: 110_000, heightUm: 60_000 },
+    });
+    ledger.place(ago(80), 'pack', { unitId: CUPBOARD, cell: null, rank: 0 });
+    ledger.place(ago(80), 'scrap', { unitId: SCRAP_POCKET, cell: null, rank: 0 });
+  }
+  if (name === 'Orchard Walk') {
+    // Sheets leave the pad one at a time: it wants to be broken up.
+    for (const days of [70, 44, 31, 12]) ledger.act(ago(days), { act: 'use', amount: 1 });
+    ledger.place(ago(75), 'whole', { unitId: CUPBOARD, cell: null, rank: 1 });
+  }
+}

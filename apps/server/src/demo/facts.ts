@@ -61,6 +61,8 @@ export function demoFacts(
     };
   if (kind === 'marker' && i % 6 === 0) return { ...said, lidColour: true };
   if (i % 17 === 3) return { ...said, status: 'retired', tags: ['treasured'] };
+  // One trial is over: it wants a decision.
+  if (kind === 'marker' && i === 23) return { ...said, status: 'trial', decideOn: day(3) };
   if (i % 19 === 4) return { ...said, status: 'trial', decideOn: day(-40) };
   if (i % 13 === 5) return { ...said, grade: 'practice', tags: ['practice box'] };
   if (kind === 'sticker' && i % 9 === 2) return { ...said, collection: true };

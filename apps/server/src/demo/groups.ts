@@ -1,12 +1,15 @@
+import { PALETTE_TRAY } from './units';
 import type { GroupBody, StashDocument } from '@red-shelf/contract';
 
 type Supply = StashDocument['supplies'][number];
 type Entry = StashDocument['records'][number];
 
 const DAY = 86_400_000;
+/** Pads of the palette, by name. */
+export const PALETTE: readonly string[] = ['Heron Mill', 'Shell Bank', 'Thrift Lane'];
 const WHOLE = { note: '', matches: [], dissolvedOn: null, home: null } as const;
 
-/** A kit, a collection and a range of the demo stash; `at` is ms since 1970. Names are invented. */
+/** A kit, a collection, a palette with a tray of its own, a range and a storage need of the demo stash; `at` is ms since 1970. Names are invented. */
 export function demoRecords(supplies: readonly Supply[], now: number): Entry[] {
   const day = (ago: number): string => new Date(now - ago * DAY).toISOString().slice(0, 10);
   const at = new Date(now - 200 * DAY).toISOString();
@@ -51,7 +54,26 @@ export function demoRecords(supplies: readonly Supply[], now: number): Entry[] {
       { name: 'Sluice Blue', code: '449', hex: '#3c6c8c' },
     ],
   };
-  return [kit, collection, body].map((each, i) => ({
+  const palette: GroupBody = {
+    ...WHOLE,
+    sort: 'group',
+    what: 'palette',
+    name: 'Regatta',
+    source: '',
+    acquiredOn: null,
+    members: PALETTE.map((name) => ({ supplyId: id(name, 'full-pad'), amount: 1 })),
+    home: PALETTE_TRAY,
+    matches: [],
+  };
+  const need = {
+    sort: 'need' as const,
+    what: 'divider' as const,
+    where: 'Card file',
+    widthUm: 140_000,
+    heightUm: 140_000,
+    count: 4,
+  };
+  return [kit, collection, body, palette, need].map((each, i) => ({
     id: `demo-record-${i}`,
     version: 1,
     createdAt: at,

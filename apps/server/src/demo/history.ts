@@ -1,9 +1,6 @@
-import { formOf, stockFromLedger, type FormDefinition } from '@red-shelf/core';
-import type { StashDocument } from '@red-shelf/contract';
+import { formOf, type FormDefinition } from '@red-shelf/core';
+import { DemoLedger, type Supply } from './ledger';
 import { between, wholeBetween, type Random } from './random';
-
-type Entry = StashDocument['ledger'][number];
-type Supply = StashDocument['supplies'][number];
 
 const DAY = 86_400_000;
 const DAYS = 180;
@@ -14,7 +11,7 @@ function useAmount(form: FormDefinition, random: Random): number {
   return form.counting === 'sheets' ? wholeBetween(random, 1, 3) : 1;
 }
 
-function opening(form: FormDefinition, random: Random): Pick<Entry, 'items' | 'left'> {
+function opening(form: FormDefinition, random: Random): { items: number; left: number } {
   switch (form.counting) {
     case 'fill': {
       const perFill = form.usesPerFill ?? 1;
@@ -37,33 +34,24 @@ function opening(form: FormDefinition, random: Random): Pick<Entry, 'items' | 'l
 }
 
 /** Six months of one supply's life: an opening count, uses in bursts, and a purchase or refill when it runs out. */
-export function historyOf(supply: Supply, now: number, random: Random, newId: () => string): Entry[] {
+export function historyOf(supply: Supply, now: number, random: Random, newId: () => string): DemoLedger {
   const form = formOf(supply.kind, supply.form);
-  const blank = { supplyId: supply.id, amount: null, items: null, left: null, part: null, undoes: null };
-  const entries: Entry[] = [
-    { ...blank, id: newId(), at: supply.createdAt, act: 'count', ...opening(form, random) },
-  ];
+  const ledger = new DemoLedger(supply, newId);
+  ledger.act(supply.createdAt, { act: 'count', ...opening(form, random) });
   // A few favourites carry most of the work; a fifth are never touched.
   const popularity = random();
   const uses = popularity < 0.2 ? 0 : Math.round(between(random, 1, 7) * (popularity > 0.82 ? 6 : 1));
   const days = Array.from({ length: uses }, () => between(random, 1, DAYS - 1)).sort((p, q) => q - p);
   for (const day of days) {
     const at = new Date(now - day * DAY).toISOString();
-    const { left } = stockFromLedger(entries, form);
     const amount = useAmount(form, random);
-    if (left < amount) {
+    if (ledger.left < amount) {
       if (random() < 0.45) continue;
       const refill = form.counting === 'fill' && random() < 0.6;
-      entries.push({
-        ...blank,
-        id: newId(),
-        at,
-        act: refill ? 'refill' : 'buy',
-        amount: refill ? null : form.usualPurchase,
-      });
+      ledger.act(at, refill ? { act: 'refill' } : { act: 'buy', amount: form.usualPurchase });
       continue;
     }
-    entries.push({ ...blank, id: newId(), at, act: 'use', amount });
+    ledger.act(at, { act: 'use', amount });
   }
-  return entries;
+  return ledger;
 }

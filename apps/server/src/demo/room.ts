@@ -1,33 +1,33 @@
-import { findTemplate, formOf, placeInGrid, type PlaceItem } from '@red-shelf/core';
-import type { StashDocument } from '@red-shelf/contract';
-import { unitRecordFrom } from '../services/wall';
+import {
+  holdsOf,
+  mayLive,
+  placeInGrid,
+  zonesOf,
+  type Lodger,
+  type PlaceItem,
+  type PlaceSpot,
+} from '@red-shelf/core';
+import { rootUnits, type StashDocument } from '@red-shelf/contract';
 import { unitToView } from '../services/views';
 import { demoColours } from './colours';
-import { demoRecords } from './groups';
-import { demoExtras, spareUnit } from './extras';
+import { demoExtras } from './extras';
 import { demoFacts } from './facts';
+import { demoRecords, PALETTE } from './groups';
 import { historyOf } from './history';
+import type { DemoLedger, Supply } from './ledger';
 import { PILES } from './piles';
 import { randomStream, type Random } from './random';
-
-type Supply = StashDocument['supplies'][number];
+import { beside, demoUnit, PALETTE_TRAY, RACKS } from './units';
 
 const SEED = 20_260_401;
 const DAY = 86_400_000;
-const UNITS = [
-  { template: 'pad-rack', name: 'Pad rack', rows: 12, columns: 5 },
-  { template: 'marker-tray', name: 'Marker tray', rows: 4, columns: 21 },
-  { template: 'card-file', name: 'Card file', rows: 1, columns: 44 },
-  { template: 'ribbon-pegs', name: 'Ribbon pegs', rows: 4, columns: 8 },
-  { template: 'sticker-album', name: 'Sticker album', rows: 5, columns: 5 },
-] as const;
 
 /** The demo room: made from a seed, so the same day always gives the same room. `now` is ms since 1970, UTC. */
 export function demoRoom(now: number): StashDocument {
   const random = randomStream(SEED);
   let next = 0;
   const newId = (): string => `demo-${String(next++).padStart(6, '0')}`;
-  const units = UNITS.map((unit, i) => unitRecordFrom(newId(), 'ABCDE'[i] ?? 'Z', i, unit));
+  const racks = RACKS.map((unit, i) => demoUnit(newId(), 'ABCDE'[i] ?? 'Z', i, unit));
   const supplies = PILES.flatMap((pile): Supply[] =>
     demoColours(pile.count, pile.shift).map(({ name, hex }, i) => {
       const at = new Date(now - 181 * DAY).toISOString();
@@ -55,41 +55,58 @@ export function demoRoom(now: number): StashDocument {
       };
     }),
   );
+  const ledgers = supplies.map((supply) => historyOf(supply, now, random, newId));
+  const settledAt = new Date(now - 20 * DAY).toISOString();
+  const spots = lived(supplies, racks, random);
+  for (const ledger of ledgers) {
+    const spot = spots.get(ledger.supply.id);
+    if (spot) ledger.place(settledAt, 'whole', spot);
+  }
   const extras = demoExtras(now);
-  const ledger = supplies
-    .flatMap((supply) => historyOf(supply, now, random, newId))
-    .concat(extras.ledger)
-    .sort((p, q) => (p.at < q.at ? -1 : p.at > q.at ? 1 : p.id < q.id ? -1 : 1));
+  const everything: readonly DemoLedger[] = [...ledgers, ...extras];
+  const all = everything.map(({ supply }) => supply);
   return {
     format: 'red-shelf',
-    formatVersion: 2,
+    formatVersion: 3,
     exportedAt: new Date(now).toISOString(),
-    roomName: 'Boathouse wall',
-    units: [...units, spareUnit(units.length)],
-    supplies: [...supplies, ...extras.supplies],
-    placements: lived(supplies, units, random),
-    ledger,
-    records: demoRecords([...supplies, ...extras.supplies], now),
+    units: [...rootUnits('Boathouse wall'), ...racks, ...beside(racks.length)],
+    supplies: all,
+    holdings: everything.flatMap(({ lots }) => lots),
+    events: everything
+      .flatMap(({ events }) => events)
+      .sort((p, q) => (p.at < q.at ? -1 : p.at > q.at ? 1 : p.id < q.id ? -1 : 1)),
+    records: demoRecords(all, now),
   };
 }
 
 /** In rainbow order once, then lived in: some put back in the wrong slot, some bought since and nowhere yet. */
 function lived(
   supplies: readonly Supply[],
-  units: readonly StashDocument['units'][number][],
+  racks: readonly StashDocument['units'][number][],
   random: Random,
-): StashDocument['placements'] {
-  const settled = supplies.filter((_, i) => i % 19 !== 7);
-  const items = settled.map((supply): PlaceItem => ({
+): Map<string, PlaceSpot> {
+  const palette = supplies.filter(({ name, form }) => form === 'full-pad' && PALETTE.includes(name));
+  const settled = supplies.filter((supply, i) => i % 19 !== 7 && !palette.includes(supply));
+  const items = settled.map((supply): PlaceItem & Lodger => ({
     ...supply,
-    envelope: formOf(supply.kind, supply.form).envelope,
+    supply,
+    lot: { id: supply.id, as: 'whole', items: 1, left: 1, spot: null },
   }));
-  const room = units.map((unit) => ({
-    ...unitToView(unit),
-    holds: [...(findTemplate(unit.template)?.holds ?? [])],
-  }));
-  const { units: filled } = placeInGrid(items, room);
-  return filled.flatMap(({ unit, slots }) => {
+  const room = racks.flatMap((record) => {
+    const unit = unitToView({ ...record, rules: { kinds: record.rules.kinds } });
+    const { model } = unit;
+    if (!model) return [];
+    return [
+      {
+        id: unit.id,
+        cells: holdsOf(model).cells,
+        zones: zonesOf(model, new Set<number>()),
+        takes: (item: Lodger, cell: number) => mayLive(item, { unit, cell }, { livingIn: () => [] }),
+      },
+    ];
+  });
+  const spots = new Map<string, PlaceSpot>();
+  for (const { unit, slots } of placeInGrid(items, room).units) {
     const ids = slots.map((item) => item?.id ?? null);
     const full = ids.flatMap((id, slot) => (id ? [slot] : []));
     for (let swap = 0; swap < full.length / 12; swap++) {
@@ -97,6 +114,8 @@ function lived(
       const b = full[Math.floor(random() * full.length)] ?? 0;
       [ids[a], ids[b]] = [ids[b] ?? null, ids[a] ?? null];
     }
-    return ids.flatMap((supplyId, slot) => (supplyId ? [{ supplyId, unitId: unit.id, slot }] : []));
-  });
+    ids.forEach((id, cell) => id && spots.set(id, { unitId: unit.id, cell, rank: 0 }));
+  }
+  palette.forEach(({ id }, cell) => spots.set(id, { unitId: PALETTE_TRAY, cell, rank: 0 }));
+  return spots;
 }

@@ -13,6 +13,4 @@ const store = await openStore(
 const room = demoRoom(today ? Date.parse(today) : Date.now());
 await restoreDocument({ store, ports: systemPorts }, room);
 store.close();
-console.log(
-  `${room.supplies.length} supplies, ${room.units.length} units, ${room.ledger.length} ledger entries`,
-);
+console.log(`${room.supplies.length} supplies, ${room.units.length} units, ${room.events.length} events`);

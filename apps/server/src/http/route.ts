@@ -1,23 +1,54 @@
-import type { Route } from '@red-shelf/contract';
+import { COMMAND_AT, COMMAND_ID, commandHead, type Route } from '@red-shelf/contract';
 import { json, type Request, type Router } from 'express';
 import type { z } from 'zod';
+import type { Context } from '../services/context';
+import { runCommand } from '../services/commands';
 import { parsed } from './problem';
 
 const readJson = json({ limit: '1mb' });
 
-/** Mounts a contract route: the body is parsed on the way in, the answer is typed on the way out. */
+export interface Input<B extends z.ZodType> {
+  readonly params: Readonly<Record<string, string>>;
+  readonly body: z.output<B>;
+}
+
+function listen<A>(router: Router, { method, path }: Route, work: (request: Request) => Promise<A>): void {
+  const verb = method.toLowerCase() as 'get' | 'post' | 'put' | 'delete';
+  const withBody = verb === 'post' || verb === 'put';
+  router[verb](path, ...(withBody ? [readJson] : []), async (request, response) => {
+    response.json(await work(request));
+  });
+}
+
+function inputOf<B extends z.ZodType>({ method, body }: Route<B>, request: Request): Input<B> {
+  const given: unknown =
+    method === 'POST' || method === 'PUT' ? ((request.body as unknown) ?? {}) : undefined;
+  return { params: request.params as Record<string, string>, body: parsed(body, given) };
+}
+
+/** Mounts a contract route that only reads: the body is parsed on the way in, the answer is typed on the way out. */
 export function mount<B extends z.ZodType, A extends z.ZodType>(
   router: Router,
   route: Route<B, A>,
-  handle: (input: { params: Readonly<Record<string, string>>; body: z.output<B> }) => Promise<z.output<A>>,
+  handle: (input: Input<B>) => Promise<z.output<A>>,
 ): void {
-  const method = route.method.toLowerCase() as 'get' | 'post' | 'put' | 'delete';
-  const withBody = method === 'post' || method === 'put';
-  const work = async (request: Request): Promise<z.output<A>> => {
-    const body = parsed(route.body, withBody ? ((request.body as unknown) ?? {}) : undefined);
-    return handle({ params: request.params as Record<string, string>, body });
-  };
-  router[method](route.path, ...(withBody ? [readJson] : []), async (request, response) => {
-    response.json(await work(request));
+  listen(router, route, (request) => handle(inputOf(route, request)));
+}
+
+/**
+ * Mounts a contract route that changes something. What the client named is done once: asked again, it answers what it
+ * answered. All of it is one transaction, the answer kept with it.
+ */
+export function mountCommand<B extends z.ZodType, A extends z.ZodType>(
+  router: Router,
+  context: Context,
+  route: Route<B, A>,
+  handle: (context: Context, input: Input<B>) => Promise<z.output<A>>,
+): void {
+  listen(router, route, (request) => {
+    const input = inputOf(route, request);
+    const head = parsed(commandHead, { id: request.get(COMMAND_ID), at: request.get(COMMAND_AT) });
+    const name = `${route.method} ${request.path}`;
+    return runCommand(context, { name, ...head }, (inner) => handle(inner, input));
   });
 }

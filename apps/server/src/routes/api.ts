@@ -1,6 +1,8 @@
-import { routes } from '@red-shelf/contract';
+import { routes, type Route } from '@red-shelf/contract';
 import { Router } from 'express';
-import { mount } from '../http/route';
+import type { z } from 'zod';
+import { mount, mountCommand, type Input } from '../http/route';
+import { actOnSupply } from '../services/acts';
 import { applyArrange, previewArrange } from '../services/arrange';
 import { readColour } from '../devices/reader';
 import { scannables } from '../devices/scanner';
@@ -13,9 +15,11 @@ import { addRecord, editRecord, listRecords, removeRecord } from '../services/re
 import { decideSupply } from '../services/verdict';
 import { cancelImport, commitImport } from '../services/importCommit';
 import { previewImport, type Uploads } from '../services/imports';
-import { actOnSupply, addSupply, editSupply, getSupply, removeSupply } from '../services/supplies';
+import { placeHolding, sizeHolding } from '../services/placing';
+import { changedSince } from '../services/since';
+import { addSupply, editSupply, getSupply, removeSupply } from '../services/supplies';
 import { undoChange } from '../services/undo';
-import { addUnit, editUnit, getWall, placeSupply, removeUnit } from '../services/wall';
+import { addUnit, editUnit, getWall, removeUnit } from '../services/wall';
 
 const idOf = (params: Readonly<Record<string, string>>): string => params.id ?? '';
 
@@ -29,27 +33,16 @@ export function apiRoutes(context: Context, uploads: Uploads): Router {
     if (request.headers['if-none-match'] === tag) response.status(304).end();
     else response.type('application/json').send(json);
   });
+  mount(router, routes.since, ({ params }) => changedSince(context, idOf(params)));
   mount(router, routes.getSupply, ({ params }) => getSupply(context, idOf(params)));
-  mount(router, routes.addSupply, ({ body }) => addSupply(context, body));
-  mount(router, routes.editSupply, ({ params, body }) => editSupply(context, idOf(params), body));
-  mount(router, routes.removeSupply, async ({ params, body }) => ({
-    change: await removeSupply(context, idOf(params), body.version),
-  }));
-  mount(router, routes.actOnSupply, ({ params, body }) => actOnSupply(context, idOf(params), body));
-  mount(router, routes.placeSupply, ({ params, body }) => placeSupply(context, idOf(params), body.place));
+  mount(router, routes.listRecords, async () => ({ records: await listRecords(context) }));
+  mount(router, routes.journal, async () => ({ changes: await journal(context) }));
   mount(router, routes.getWall, () => getWall(context));
-  mount(router, routes.addUnit, ({ body }) => addUnit(context, body));
-  mount(router, routes.editUnit, ({ params, body }) => editUnit(context, idOf(params), body));
-  mount(router, routes.removeUnit, async ({ params, body }) => ({
-    change: await removeUnit(context, idOf(params), body.version),
-  }));
   mount(router, routes.previewArrange, ({ body }) => previewArrange(context, body));
-  mount(router, routes.applyArrange, async ({ body: { token, ...request } }) => ({
-    change: await applyArrange(context, request, token),
-  }));
-  mount(router, routes.undoChange, async ({ params }) => ({
-    change: await undoChange(context, idOf(params)),
-  }));
+  mount(router, routes.colourNames, ({ body }) => Promise.resolve({ names: suggestColours(body.query) }));
+  mount(router, routes.coloursCalled, ({ body }) => Promise.resolve({ names: coloursCalled(body.names) }));
+  mount(router, routes.readColour, ({ body }) => Promise.resolve(readColour(body.on)));
+  mount(router, routes.scannables, async () => ({ things: await scannables(context) }));
   mount(router, routes.previewImport, ({ params, body }) =>
     previewImport(context, uploads, idOf(params), body),
   );
@@ -58,25 +51,42 @@ export function apiRoutes(context: Context, uploads: Uploads): Router {
   );
   mount(router, routes.importProgress, ({ params }) => Promise.resolve(uploads.get(idOf(params)).progress));
   mount(router, routes.cancelImport, ({ params }) => Promise.resolve(cancelImport(uploads, idOf(params))));
-  mountMany(router, context);
+  mountCommands(router, context);
   return router;
 }
 
-/** Routes that touch many supplies, or things beside them. */
-function mountMany(router: Router, context: Context): void {
-  mount(router, routes.addSupplies, ({ body }) => addMany(context, body));
-  mount(router, routes.batchEdit, async ({ body }) => ({ change: await batchEdit(context, body) }));
-  mount(router, routes.mergeSupplies, ({ body }) => mergeSupplies(context, body));
-  mount(router, routes.decideSupply, ({ params, body }) => decideSupply(context, idOf(params), body));
-  mount(router, routes.listRecords, async () => ({ records: await listRecords(context) }));
-  mount(router, routes.addRecord, ({ body }) => addRecord(context, body.body));
-  mount(router, routes.editRecord, ({ params, body }) => editRecord(context, idOf(params), body));
-  mount(router, routes.removeRecord, async ({ params, body }) => ({
+/** Everything that changes the stash. */
+function mountCommands(router: Router, outer: Context): void {
+  const command: Mount = (route, handle) => mountCommand(router, outer, route, handle);
+  command(routes.addSupply, (context, { body }) => addSupply(context, body));
+  command(routes.editSupply, (context, { params, body }) => editSupply(context, idOf(params), body));
+  command(routes.removeSupply, async (context, { params, body }) => ({
+    change: await removeSupply(context, idOf(params), body.version),
+  }));
+  command(routes.actOnSupply, (context, { params, body }) => actOnSupply(context, idOf(params), body));
+  command(routes.placeHolding, (context, { params, body }) => placeHolding(context, idOf(params), body));
+  command(routes.sizeHolding, (context, { params, body }) => sizeHolding(context, idOf(params), body));
+  command(routes.addSupplies, (context, { body }) => addMany(context, body));
+  command(routes.batchEdit, async (context, { body }) => ({ change: await batchEdit(context, body) }));
+  command(routes.mergeSupplies, (context, { body }) => mergeSupplies(context, body));
+  command(routes.decideSupply, (context, { params, body }) => decideSupply(context, idOf(params), body));
+  command(routes.addRecord, (context, { body }) => addRecord(context, body.body));
+  command(routes.editRecord, (context, { params, body }) => editRecord(context, idOf(params), body));
+  command(routes.removeRecord, async (context, { params, body }) => ({
     change: await removeRecord(context, idOf(params), body.version),
   }));
-  mount(router, routes.journal, async () => ({ changes: await journal(context) }));
-  mount(router, routes.colourNames, ({ body }) => Promise.resolve({ names: suggestColours(body.query) }));
-  mount(router, routes.coloursCalled, ({ body }) => Promise.resolve({ names: coloursCalled(body.names) }));
-  mount(router, routes.readColour, ({ body }) => Promise.resolve(readColour(body.on)));
-  mount(router, routes.scannables, async () => ({ things: await scannables(context) }));
+  command(routes.addUnit, (context, { body }) => addUnit(context, body));
+  command(routes.editUnit, (context, { params, body }) => editUnit(context, idOf(params), body));
+  command(routes.removeUnit, async (context, { params, body }) => ({
+    change: await removeUnit(context, idOf(params), body.version),
+  }));
+  command(routes.applyArrange, async (context, { body: { token, ...request } }) => ({
+    change: await applyArrange(context, request, token),
+  }));
+  command(routes.undoChange, (context, { params }) => undoChange(context, idOf(params)));
 }
+
+type Mount = <B extends z.ZodType, A extends z.ZodType>(
+  route: Route<B, A>,
+  handle: (context: Context, input: Input<B>) => Promise<z.output<A>>,
+) => void;

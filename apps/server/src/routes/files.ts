@@ -14,6 +14,7 @@ import { writeDocument } from '../services/document';
 import { receiveList, type Uploads } from '../services/imports';
 import { keepPhoto, photoFile } from '../services/photos';
 import { restoreDocument } from '../services/restore';
+import { supplyToView } from '../services/views';
 
 const RANGE_REFUSALS = {
   not_a_list:
@@ -56,11 +57,10 @@ export function fileApi(context: Context, uploads: Uploads): Router {
   });
   router.get(fileRoutes.exportCsv.path, async (_request, response) => {
     const rows = await allSupplies(context.store.read);
-    const list = rows.map(({ supply, stock }) => ({
-      ...supply,
-      items: stock?.items ?? 0,
-      left: stock?.left ?? 0,
-    }));
+    const list = rows.map((row) => {
+      const { items, left } = supplyToView(row).stock;
+      return { ...row.supply, items, left };
+    });
     response.attachment('red-shelf-stash.csv').type('text/csv').send(writeCsv(list));
   });
   router.get(fileRoutes.exportJson.path, async (_request, response) => {

@@ -1,39 +1,48 @@
-import { createHash } from 'node:crypto';
 import {
+  bodyOf,
   DEFAULT_SCHEME,
-  envelopeOf,
-  fillingOrder,
-  isOnWall,
+  holdsOf,
   keyed,
+  mainLot,
   makeRecipesOrder,
+  mayLive,
   placeInGrid,
   REACHES,
+  sameSpot,
   shelfFigures,
-  slotCount,
+  zonesOf,
   type Arrangement,
+  type Lodger,
   type PlaceItem,
   type PlaceOptions,
+  type PlaceSpot,
   type PlaceUnit,
+  type RoomNow,
 } from '@red-shelf/core';
 import type {
   ArrangePreview,
   ArrangeRequest,
   ChangeView,
-  Place,
+  HoldingView,
   SupplyView,
   UnitView,
 } from '@red-shelf/contract';
+import { fingerprint } from '../db/fingerprint';
 import { allSupplies } from '../db/supplyRepository';
-import type { Readable } from '../db/open';
-import { standingUnits } from '../db/wallRepository';
+import type { Readable } from '../db/tx';
+import { standingUnits } from '../db/unitRepository';
 import { notFound, Refusal } from '../http/problem';
 import type { Context } from './context';
 import { homes, toSortable } from './homes';
 import { Recorder } from './recorder';
 import { supplyToView, unitToView } from './views';
+import { refuseNoCells } from './wall';
 
-interface Item extends PlaceItem {
-  readonly place: Place | null;
+/** A lot of whole things: what arranging moves. Packs, bases and scraps stay where they are. */
+interface Item extends PlaceItem, Lodger {
+  readonly supplyId: string;
+  readonly of: SupplyView;
+  readonly lot: HoldingView;
 }
 interface Planned {
   readonly units: readonly UnitView[];
@@ -42,51 +51,85 @@ interface Planned {
   readonly target: Arrangement<Item>;
 }
 
-const toItem = (supply: SupplyView): Item => ({
-  id: supply.id,
+/** Things of one kind and size, at home in one place or nowhere, may live in the same places. */
+function alike({ kind, ...supply }: SupplyView, lot: HoldingView, home: string | undefined): string {
+  const { widthUm, heightUm, depthUm } = bodyOf({ kind, ...supply }, lot).one;
+  return [kind, supply.form, widthUm, heightUm, depthUm, home].join(' ');
+}
+
+const toItem = (supply: SupplyView, lot: HoldingView): Item => ({
+  id: lot.id,
+  supplyId: supply.id,
   hex: supply.hex,
   finish: supply.finish,
   family: supply.family,
-  kind: supply.kind,
-  envelope: envelopeOf(supply),
   uses: supply.stock.uses,
-  place: supply.place,
+  supply,
+  of: supply,
+  lot,
 });
 
 async function plan(db: Readable, request: ArrangeRequest): Promise<Planned> {
   const wanted = new Set(request.unitIds);
-  const units = (await standingUnits(db)).filter(({ id }) => wanted.has(id)).map(unitToView);
+  const standing = (await standingUnits(db)).map(unitToView);
+  const units = standing.filter(({ id }) => wanted.has(id));
   if (units.length < wanted.size) throw notFound('rack');
-  const away = units.find(({ facts }) => !isOnWall(facts));
-  if (away) throw new Refusal(422, 'off_wall', `${away.name} is put away; bring it back to the wall first.`);
+  refuseNoCells(units);
+  const racks = new Set(standing.flatMap(({ id, sort }) => (sort === 'unit' ? [id] : [])));
   const supplies = (await allSupplies(db)).map(supplyToView);
   const kinds = new Set<string>(request.kinds);
-  const moves = ({ kind, place }: SupplyView): boolean =>
-    kinds.has(kind) && (place === null || wanted.has(place.unitId) || request.fromElsewhere === true);
-  const moving = supplies.filter(moves).map(toItem);
-  const blocked = new Map<string, Set<number>>(units.map(({ id }) => [id, new Set()]));
+  const moves = (supply: SupplyView, { as, spot, ...lot }: HoldingView): boolean => {
+    if (!kinds.has(supply.kind) || as !== 'whole') return false;
+    if (spot === null) return lot.left > 0 || lot.id === mainLot(supply.holdings)?.id;
+    return wanted.has(spot.unitId) || (request.fromElsewhere === true && racks.has(spot.unitId));
+  };
+  const moving: Item[] = [];
+  const staying = new Map<string, Item[]>(units.map(({ id }) => [id, []]));
   for (const supply of supplies)
-    if (supply.place && !moves(supply)) blocked.get(supply.place.unitId)?.add(supply.place.slot);
+    for (const lot of supply.holdings)
+      if (moves(supply, lot)) moving.push(toItem(supply, lot));
+      else if (lot.spot) staying.get(lot.spot.unitId)?.push(toItem(supply, lot));
   const kept = await homes(db, supplies, request.recipes ?? {}, request.scheme ?? DEFAULT_SCHEME);
-  const room = units.map((unit): PlaceUnit => {
-    const only = kept.get(unit.id);
-    const staying = blocked.get(unit.id) ?? new Set<number>();
-    // A limit counts what stays, too.
-    const most = Math.max(0, (unit.facts.cap ?? Infinity) - staying.size);
-    return {
-      ...unit,
-      blocked: staying,
-      filling: fillingOrder(unit, unit.facts)
-        .filter((slot) => !staying.has(slot))
-        .slice(0, most),
-      ...(only ? { only } : {}),
-    };
-  });
-  const target = placeInGrid(moving, byReach(room, units, request), {
+  const now = roomFor(staying, kept);
+  const room = units.map((unit) => toPlaceUnit(unit, staying.get(unit.id) ?? [], now));
+  const asked = moving.map((item) => ({
+    ...item,
+    alike: alike(item.of, item.lot, now.homeOf?.(item.supplyId)),
+  }));
+  const target = placeInGrid(asked, byReach(room, units, request), {
     ...(request.scheme ? { scheme: request.scheme } : {}),
     ...recipeOrder(supplies, request),
   });
   return { units, supplies, moving, target };
+}
+
+/** The room as `mayLive` is asked of it while arranging: only what stays counts as being there. */
+function roomFor(
+  staying: ReadonlyMap<string, readonly Item[]>,
+  kept: ReadonlyMap<string, ReadonlySet<string>>,
+): RoomNow {
+  const home = new Map([...kept].flatMap(([unitId, ids]) => [...ids].map((id) => [id, unitId] as const)));
+  return {
+    livingIn: (unitId) => staying.get(unitId) ?? [],
+    keptFor: (unitId) => kept.get(unitId),
+    homeOf: (supplyId) => home.get(supplyId),
+  };
+}
+
+function toPlaceUnit(unit: UnitView, staying: readonly Item[], room: RoomNow): PlaceUnit<Item> {
+  const { model, rules } = unit;
+  if (!model) return { id: unit.id, cells: 0, zones: [], takes: () => ({ code: 'no_such_spot' }) };
+  const blocked = new Set(staying.flatMap(({ lot }) => lot.spot?.cell ?? []));
+  // A limit counts what stays, too.
+  const most = Math.max(0, (rules.cap ?? Infinity) - staying.length);
+  // Whether a cell is taken is the arranging's own business; whether it suits is not.
+  const open: RoomNow = { ...room, livingIn: () => [] };
+  return {
+    id: unit.id,
+    cells: holdsOf(model).cells,
+    zones: zonesOf(model, blocked, most),
+    takes: (item, cell) => mayLive(item, { unit, cell }, open),
+  };
 }
 
 /** The order of the person's recipes, where they have any. */
@@ -99,18 +142,21 @@ function recipeOrder(
   const order = makeRecipesOrder(recipes, scheme ?? DEFAULT_SCHEME, [...sortable.values()]);
   return {
     order: (a, b) => {
-      const [p, q] = [sortable.get(a.id), sortable.get(b.id)];
+      const [p, q] = [sortable.get(ownerOf(a)), sortable.get(ownerOf(b))];
       return p && q ? order(p, q) : 0;
     },
   };
 }
 
+/** The supply an item is of. */
+const ownerOf = ({ item }: { item: PlaceItem }): string => (item as Item).supplyId;
+
 /** Where a recipe begins with use, what is used often goes nearest: near racks are filled first. */
 function byReach(
-  room: readonly PlaceUnit[],
+  room: readonly PlaceUnit<Item>[],
   units: readonly UnitView[],
   { recipes = {} }: ArrangeRequest,
-): readonly PlaceUnit[] {
+): readonly PlaceUnit<Item>[] {
   if (!Object.values(recipes).some(([first]) => first === 'how often used')) return room;
   const rank = new Map(units.map(({ id, facts }) => [id, REACHES.indexOf(facts.reach ?? 'mid')]));
   return [...room].sort((p, q) => (rank.get(p.id) ?? 0) - (rank.get(q.id) ?? 0));
@@ -119,58 +165,56 @@ function byReach(
 /** Where everything in the chosen racks stands, before or after; things that stay put stand in both. */
 function side(
   { units, supplies }: Planned,
-  placeOf: (supply: SupplyView) => Place | null,
+  spotOf: (lot: HoldingView) => PlaceSpot | null,
 ): ArrangePreview['before'] {
-  const slots = new Map(units.map((unit) => [unit.id, Array<SupplyView | null>(slotCount(unit)).fill(null)]));
+  const cells = new Map(
+    units.map(({ id, model }) => [id, Array<Item | null>(model ? holdsOf(model).cells : 0).fill(null)]),
+  );
   let placed = 0;
-  for (const supply of supplies) {
-    const place = placeOf(supply);
-    const row = place && slots.get(place.unitId);
-    if (!place || !row) continue;
-    row[place.slot] = supply;
-    placed++;
-  }
-  const rows = [...slots.values()].map((row) => row.map((supply) => supply && keyed(toItem(supply))));
+  for (const supply of supplies)
+    for (const lot of supply.holdings) {
+      const spot = spotOf(lot);
+      const row = spot && cells.get(spot.unitId);
+      if (!row || spot.cell === null) continue;
+      row[spot.cell] = toItem(supply, lot);
+      placed++;
+    }
+  const rows = [...cells.values()].map((row) => row.map((item) => item && keyed(item)));
   return {
     figures: { placed, ...shelfFigures(rows) },
-    units: [...slots].map(([unitId, row]) => ({ unitId, slots: row.map((supply) => supply?.id ?? null) })),
+    units: [...cells].map(([unitId, row]) => ({ unitId, slots: row.map((item) => item?.supplyId ?? null) })),
   };
 }
 
-function targetPlaces({ target, moving }: Planned): Map<string, Place | null> {
-  const places = new Map<string, Place | null>(moving.map(({ id }) => [id, null]));
+function targetSpots({ target, moving }: Planned): Map<string, PlaceSpot | null> {
+  const spots = new Map<string, PlaceSpot | null>(moving.map(({ id }) => [id, null]));
   for (const { unit, slots } of target.units)
-    slots.forEach((item, slot) => item && places.set(item.id, { unitId: unit.id, slot }));
-  return places;
+    slots.forEach((item, cell) => item && spots.set(item.id, { unitId: unit.id, cell, rank: 0 }));
+  return spots;
 }
 
-const same = (p: Place | null, q: Place | null): boolean => p?.unitId === q?.unitId && p?.slot === q?.slot;
-
 /** The places that would change, and a name for exactly this outcome. */
-function outcome(planned: Planned): { changed: Map<string, Place | null>; token: string } {
-  const now = new Map(planned.moving.map(({ id, place }) => [id, place]));
+function outcome(planned: Planned): { changed: Map<string, PlaceSpot | null>; token: string } {
+  const now = new Map(planned.moving.map(({ id, lot }) => [id, lot.spot]));
   const changed = new Map(
-    [...targetPlaces(planned)].filter(([id, place]) => !same(now.get(id) ?? null, place)),
+    [...targetSpots(planned)].filter(([id, spot]) => !sameSpot(now.get(id) ?? null, spot)),
   );
-  const before = planned.supplies.map(({ id, place }) => [id, place]);
-  const token = createHash('sha256')
-    .update(JSON.stringify([before, [...changed]]))
-    .digest('base64url');
-  return { changed, token };
+  const before = planned.supplies.map(({ holdings }) => holdings.map(({ id, spot }) => [id, spot]));
+  return { changed, token: fingerprint([before, [...changed]]) };
 }
 
 /** What arranging would do, with figures. Nothing changes. */
 export async function previewArrange({ store }: Context, request: ArrangeRequest): Promise<ArrangePreview> {
   const planned = await plan(store.read, request);
-  const places = targetPlaces(planned);
+  const spots = targetSpots(planned);
   const { changed, token } = outcome(planned);
   return {
-    before: side(planned, ({ place }) => place),
-    after: side(planned, ({ id, place }) => (places.has(id) ? (places.get(id) ?? null) : place)),
+    before: side(planned, ({ spot }) => spot),
+    after: side(planned, ({ id, spot }) => (spots.has(id) ? (spots.get(id) ?? null) : spot)),
     held: [...planned.target.held].flatMap(([unitId, slots]) =>
       [...slots].map(([slot, group]) => ({ unitId, slot, group })),
     ),
-    leftOver: planned.target.leftOver.map(({ item, reason }) => ({ supplyId: item.id, reason })),
+    leftOver: planned.target.leftOver.map(({ item, reason }) => ({ supplyId: item.supplyId, reason })),
     moves: changed.size,
     token,
   };
@@ -192,7 +236,7 @@ export async function applyArrange(
         'The stash has changed since this preview. Look at the new one first; nothing was moved.',
       );
     const recorder = new Recorder(tx, ports);
-    await recorder.setPlaces(changed);
+    await recorder.move([...changed].map(([lotId, to]) => ({ lotId, to })));
     return recorder.finish('arrange', planned.units.map(({ name }) => name).join(', '), changed.size);
   });
 }

@@ -1,11 +1,12 @@
 import { findForm, sparse, type Facts } from '@red-shelf/core';
 import type { BatchSet, ChangeView, GroupBody, NewSupply } from '@red-shelf/contract';
-import type { Tx } from '../db/open';
+import { lotsOf } from '../db/holdingRepository';
+import type { Tx } from '../db/tx';
 import { supplyRecords, type SupplyRecord } from '../db/supplyRepository';
 import { notFound, Refusal } from '../http/problem';
 import type { Context } from './context';
 import { Recorder } from './recorder';
-import { newRecord, openingEntries } from './supplies';
+import { addCounted, newRecord } from './supplies';
 import { newRow } from './records';
 
 interface Seen {
@@ -72,15 +73,23 @@ export async function batchEdit(
   return store.write(async (tx) => {
     const records = await asSeen(tx, given.supplies);
     const recorder = new Recorder(tx, ports);
-    for (const record of records) {
-      if (given.remove) {
-        await recorder.removeSupply(record.id);
-        continue;
+    if (given.remove) await recorder.removeSupplies(records);
+    else
+      for (const record of records) {
+        const changed = after(record, given.set ?? {});
+        await recorder.writeSupply(record, {
+          ...changed,
+          version: record.version + 1,
+          updatedAt: ports.now(),
+        });
       }
-      const changed = after(record, given.set ?? {});
-      await recorder.writeSupply(record, { ...changed, version: record.version + 1, updatedAt: ports.now() });
+    if (given.set?.lift && !given.remove) {
+      const lots = await lotsOf(
+        tx,
+        records.map(({ id }) => id),
+      );
+      await recorder.move([...lots.values()].flat().map(({ id }) => ({ lotId: id, to: null })));
     }
-    if (given.set?.lift) await recorder.setPlaces(new Map(records.map(({ id }) => [id, null])));
     return recorder.finish(given.remove ? 'remove' : 'batch', records[0]?.name ?? '', records.length);
   });
 }
@@ -95,24 +104,28 @@ export async function addMany(
   return store.write(async (tx) => {
     const recorder = new Recorder(tx, ports);
     const at = ports.now();
-    const records = given.supplies.map((supply) => newRecord(ports.newId(), at, supply));
-    await recorder.addSupplies(records);
-    const entries = records.flatMap((record, i) => {
-      const supply = given.supplies[i];
-      return supply ? openingEntries(ports, record.id, at, supply) : [];
-    });
-    await recorder.appendLedger(entries, records);
+    const records = given.supplies.map((supply) => ({
+      record: newRecord(ports.newId(), at, supply),
+      counted: supply,
+    }));
+    await addCounted(recorder, ports, records);
     if (given.pack) {
-      const members = records.map(({ id }, i) => ({
-        supplyId: id,
-        amount: given.supplies[i]?.count.left ?? 0,
+      const members = records.map(({ record, counted }) => ({
+        supplyId: record.id,
+        amount: counted.count.left,
       }));
       await recorder.putRecord(null, newRow(ports, { ...given.pack, members }));
     }
-    const change = await recorder.finish(given.pack ? 'pack' : 'add', nameOf(given, records), records.length);
-    return { ids: records.map(({ id }) => id), change };
+    const change = await recorder.finish(given.pack ? 'pack' : 'add', nameOf(given), records.length);
+    return { ids: records.map(({ record }) => record.id), change };
   });
 }
 
-const nameOf = ({ pack }: { pack?: GroupBody | undefined }, records: readonly SupplyRecord[]): string =>
-  pack?.name ?? (records.length === 1 ? (records[0]?.name ?? '') : `${records.length} supplies`);
+const nameOf = ({
+  pack,
+  supplies,
+}: {
+  pack?: GroupBody | undefined;
+  supplies: readonly NewSupply[];
+}): string =>
+  pack?.name ?? (supplies.length === 1 ? (supplies[0]?.name ?? '') : `${supplies.length} supplies`);

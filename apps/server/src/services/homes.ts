@@ -9,7 +9,7 @@ import {
   type Sortable,
 } from '@red-shelf/core';
 import type { DrawersBody, RecordBody, SupplyView } from '@red-shelf/contract';
-import type { Readable } from '../db/open';
+import type { Readable } from '../db/tx';
 import { standingRecords } from '../db/recordRepository';
 
 export const toSortable = (supply: SupplyView): Sortable => ({

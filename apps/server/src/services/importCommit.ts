@@ -1,12 +1,14 @@
 import { sparse, type RowVerdict } from '@red-shelf/core';
 import type { ImportCommit, ImportProgress } from '@red-shelf/contract';
-import { chunks, type Tx } from '../db/open';
+import { lotsOf } from '../db/holdingRepository';
 import { supplyRecord } from '../db/supplyRepository';
+import { chunks, type Tx } from '../db/tx';
 import { Refusal } from '../http/problem';
 import type { Context } from './context';
 import { planUpload, type Upload, type Uploads } from './imports';
 import { Recorder } from './recorder';
-import { entry, newRecord } from './supplies';
+import { addCounted, newRecord, planned } from './supplies';
+import { liftUnfit } from './placing';
 
 class Cancelled extends Error {}
 
@@ -90,10 +92,14 @@ async function writeRows(
   };
   const added = verdicts.flatMap((row) => (row.verdict === 'add' ? [row] : []));
   for (const some of chunks(added, BREATH)) {
-    const records = some.map(({ draft, count }) => newRecord(ports.newId(), at, { ...draft, count }));
-    await recorder.addSupplies(records);
-    const counts = records.map((record, i) => entry(ports.newId(), record.id, at, 'count', some[i]?.count));
-    await recorder.appendLedger(counts, records);
+    await addCounted(
+      recorder,
+      ports,
+      some.map(({ draft, count }) => ({
+        record: newRecord(ports.newId(), at, { ...draft, count }),
+        counted: { count },
+      })),
+    );
     await progressed(some.length);
   }
   const altered = verdicts.flatMap((row) => (row.verdict === 'change' ? [row] : []));
@@ -117,13 +123,12 @@ async function writeRows(
         note,
         facts: sparse(facts),
       };
-      await recorder.writeSupply(before, {
-        ...before,
-        ...fields,
-        version: before.version + 1,
-        updatedAt: at,
-      });
-      if (count) await recorder.appendLedger([entry(ports.newId(), id, at, 'count', count)], [before]);
+      const after = { ...before, ...fields, version: before.version + 1, updatedAt: at };
+      await recorder.writeSupply(before, after);
+      await liftUnfit(tx, recorder, [after]);
+      if (!count) continue;
+      const lots = (await lotsOf(tx, [id])).get(id) ?? [];
+      await recorder.post([{ supplyId: id, act: planned(ports, after, lots, { act: 'count', ...count }) }]);
     }
     await progressed(some.length);
   }

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import {
   guessMapping,
   planImport,
@@ -9,10 +8,12 @@ import {
   type RowVerdict,
 } from '@red-shelf/core';
 import type { ImportChoices, ImportPreview, ImportProgress, RowView, UploadView } from '@red-shelf/contract';
+import { fingerprint } from '../db/fingerprint';
 import { allSupplies } from '../db/supplyRepository';
-import type { Readable } from '../db/open';
+import type { Readable } from '../db/tx';
 import { notFound, Refusal } from '../http/problem';
 import type { Context } from './context';
+import { supplyToView } from './views';
 
 /** A list that was uploaded and waits for the person's word. Nothing of it is in the stash. */
 export interface Upload {
@@ -78,11 +79,10 @@ export async function planUpload(
   { table }: Upload,
   choices: ImportChoices,
 ): Promise<{ verdicts: RowVerdict[]; token: string }> {
-  const known = (await allSupplies(db)).map(({ supply, stock }): KnownSupply => ({
-    ...supply,
-    items: stock?.items ?? 0,
-    left: stock?.left ?? 0,
-  }));
+  const known = (await allSupplies(db)).map((found): KnownSupply => {
+    const { items, left } = supplyToView(found).stock;
+    return { ...found.supply, items, left };
+  });
   const verdicts = planImport(
     { rows: table.rows, lines: table.lines, mapping: choices.mapping, defaults: choices.defaults },
     known,
@@ -93,7 +93,7 @@ export async function planUpload(
     'id' in row ? row.id : '',
     'fields' in row ? row.fields : '',
   ]);
-  return { verdicts, token: createHash('sha256').update(JSON.stringify(outcome)).digest('base64url') };
+  return { verdicts, token: fingerprint(outcome) };
 }
 
 export async function previewImport(

@@ -11,7 +11,7 @@ export async function journal({ store }: Context): Promise<JournalLine[]> {
   const rows = await store.read
     .select({ id, at, kind, name, count, undoneBy })
     .from(changes)
-    .orderBy(desc(changes.id))
+    .orderBy(desc(changes.seq))
     .limit(LATEST);
   return rows.map(({ undoneBy: by, ...line }) => ({ ...line, undone: by !== null }));
 }

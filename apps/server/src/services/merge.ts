@@ -1,12 +1,14 @@
-import { formOf, PARTS, sparse, type Facts } from '@red-shelf/core';
+import { formOf, sparse, type Facts, type Holding } from '@red-shelf/core';
 import type { ChangeView, SupplyView } from '@red-shelf/contract';
-import { ledgerOf, type LedgerRecord } from '../db/ledgerRepository';
+import { historyOf } from '../db/eventRepository';
 import type { SupplyRecord, SupplyWithState } from '../db/supplyRepository';
+import type { Tx } from '../db/tx';
 import { Refusal } from '../http/problem';
 import { refuseStale, type Context } from './context';
+import { liftUnfit } from './placing';
 import type { Ports } from './ports';
 import { Recorder } from './recorder';
-import { entry, mustFind } from './supplies';
+import { mustFind } from './find';
 import { supplyToView } from './views';
 
 interface Seen {
@@ -52,31 +54,60 @@ function joinedRecord(keep: SupplyRecord, other: SupplyRecord, at: string): Supp
   };
 }
 
-/** The other's history under the kept one's name, then one count of both together. */
-async function joinedLedger(
-  history: readonly LedgerRecord[],
+/**
+ * The other's lots and history under the kept one's name: each lot becomes one of the kept supply's, where it was, and
+ * adds up to what it did.
+ */
+async function takeOver(
+  tx: Tx,
+  recorder: Recorder,
   keep: SupplyWithState,
   other: SupplyWithState,
   ports: Ports,
-): Promise<LedgerRecord[]> {
-  const newIds = new Map(history.map(({ id }) => [id, ports.newId()]));
-  const copies = history.map((line) => ({
-    ...line,
-    id: newIds.get(line.id) ?? ports.newId(),
-    supplyId: keep.supply.id,
-    undoes: line.undoes === null ? null : (newIds.get(line.undoes) ?? null),
+): Promise<void> {
+  const { events } = await historyOf(tx, other.supply);
+  const lots = other.lots.map((lot) => ({ lot, newId: ports.newId() }));
+  const lotIds = new Map(lots.map(({ lot, newId }) => [lot.id, newId]));
+  const eventIds = new Map(events.map(({ id }) => [id, ports.newId()]));
+  await recorder.addLots(
+    lots.map(({ lot, newId }) => ({
+      supplyId: keep.supply.id,
+      lot: { id: newId, as: lot.as, sizeUm: lot.sizeUm },
+    })),
+  );
+  const copies = events
+    .filter(({ act, supplyId }) => act !== 'move' && supplyId === other.supply.id)
+    .map((event) => ({
+      ...event,
+      // What a refill took from a bottle was taken once.
+      ...(event.act === 'refill' ? { from: undefined } : {}),
+      ...(event.act === 'undo' ? { undoes: eventIds.get(event.undoes) ?? event.undoes } : {}),
+      id: eventIds.get(event.id) ?? ports.newId(),
+      supplyId: keep.supply.id,
+      postings: event.postings.flatMap((posting) => {
+        const holdingId = lotIds.get(posting.holdingId);
+        return holdingId ? [{ ...posting, holdingId }] : [];
+      }),
+      shifts: [],
+    }));
+  await recorder.append(copies);
+  await balance(recorder, keep.supply.id, lots);
+  await recorder.move(lots.map(({ newId, lot }) => ({ lotId: newId, to: lot.spot })));
+}
+
+/** What moved between lots, or came from elsewhere, is no act that could be told again: the lots are set to what they hold. */
+async function balance(
+  recorder: Recorder,
+  supplyId: string,
+  lots: readonly { readonly lot: Holding; readonly newId: string }[],
+): Promise<void> {
+  const postings = lots.map(({ lot, newId }) => ({
+    holdingId: newId,
+    items: lot.items,
+    left: lot.left,
+    how: 'to' as const,
   }));
-  const at = ports.now();
-  const both = (read: (state: SupplyWithState) => number): number => read(keep) + read(other);
-  const count = { items: both((s) => s.stock?.items ?? 0), left: both((s) => s.stock?.left ?? 0) };
-  const parts = PARTS.map((part) => ({ part, left: both((s) => s.stock?.parts[part] ?? 0) }));
-  return [
-    ...copies,
-    entry(ports.newId(), keep.supply.id, at, 'count', count),
-    ...parts
-      .filter(({ part }) => keep.stock?.parts[part] || other.stock?.parts[part])
-      .map(({ part, left }) => entry(ports.newId(), keep.supply.id, at, 'count', { items: 0, left, part })),
-  ];
+  await recorder.append([recorder.event(supplyId, { act: 'move' }, postings)]);
 }
 
 /** Makes one of two records that are one thing: stock and history are joined, the other one leaves the stash. */
@@ -97,13 +128,12 @@ export async function mergeSupplies(
         'different_things',
         `A ${formOf(keep.supply.kind, keep.supply.form).name} and a ${formOf(other.supply.kind, other.supply.form).name} are two things. Make them the same form first.`,
       );
-    const history = (await ledgerOf(tx, other.supply.id)).map(({ seq: _, ...line }) => line);
     const recorder = new Recorder(tx, ports);
-    await recorder.writeSupply(keep.supply, joinedRecord(keep.supply, other.supply, ports.now()));
-    await recorder.appendLedger(await joinedLedger(history, keep, other, ports), [keep.supply]);
-    const freed = other.placement ? { unitId: other.placement.unitId, slot: other.placement.slot } : null;
-    await recorder.removeSupply(other.supply.id);
-    if (!keep.placement && freed) await recorder.setPlaces(new Map([[keep.supply.id, freed]]));
+    const joined = joinedRecord(keep.supply, other.supply, ports.now());
+    await recorder.writeSupply(keep.supply, joined);
+    await recorder.removeSupplies([other.supply]);
+    await takeOver(tx, recorder, keep, other, ports);
+    await liftUnfit(tx, recorder, [joined]);
     const change = await recorder.finish('merge', keep.supply.name, 2);
     return { supply: supplyToView(await mustFind(tx, keep.supply.id)), change };
   });

@@ -6,6 +6,8 @@ export interface Ports {
   readonly now: () => string;
   /** A new id; later ids sort after earlier ones. */
   readonly newId: () => string;
+  /** When the person did what is being written, where that was said; else it is now. */
+  readonly doneAt?: () => string;
 }
 
 export const systemPorts: Ports = { now: () => new Date().toISOString(), newId: () => v7() };

@@ -1,135 +1,237 @@
-import { createHash } from 'node:crypto';
-import type { ChangeView, Place } from '@red-shelf/contract';
-import { changes } from '../db/schema';
-import type { Tx } from '../db/open';
+import {
+  mainLot,
+  sameSpot,
+  type Holding,
+  type NewLot,
+  type PlaceSpot,
+  type Posted,
+  type Posting,
+  type Shift,
+} from '@red-shelf/core';
+import type { ChangeView } from '@red-shelf/contract';
+import { appendEvents, refold, type EventRecord } from '../db/eventRepository';
+import { contentOf } from '../db/fingerprint';
+import { ageLots, holdingRow, insertLots, lotsByIds, lotsOf, overwriteLots } from '../db/holdingRepository';
 import { putRecord, type RecordRow } from '../db/recordRepository';
+import { changes } from '../db/schema';
 import {
   insertSupplies,
   nextNumber,
   overwriteSupply,
-  supplyRecord,
+  supplyRecords,
   type SupplyRecord,
 } from '../db/supplyRepository';
-import { appendLedger, refoldStock, type LedgerRecord } from '../db/ledgerRepository';
-import {
-  insertUnit,
-  overwriteUnit,
-  placementsOf,
-  rewritePlacements,
-  type UnitRecord,
-} from '../db/wallRepository';
+import { latestSeq, type Tx } from '../db/tx';
+import { putUnit, type UnitRecord } from '../db/unitRepository';
 import type { Ports } from './ports';
 
-/**
- * Names what a record says, whatever its version: an undo is safe exactly when a thing still says
- * what the change left behind, be it that nothing happened since or that all of it was undone.
- */
-export function contentOf({
-  version: _version,
-  updatedAt: _at,
-  ...content
-}: {
-  version: number;
-  updatedAt?: string;
-}): string {
-  return createHash('sha1').update(JSON.stringify(content, inKeyOrder)).digest('base64url');
+interface Was<T> {
+  readonly id: string;
+  readonly before: T | null;
+  /** What it must still say for the undo to be safe (`contentOf`). */
+  readonly after: string;
 }
 
-/** Writes objects with their keys in order, so that equal content has one text. */
-const inKeyOrder = (_key: string, value: unknown): unknown =>
-  value && typeof value === 'object' && !Array.isArray(value)
-    ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
-    : value;
-
-/** What it takes to undo a change: how things were before, and what they must still be (`contentOf`) for the undo to be safe. */
+/**
+ * What it takes to undo a change, beside its events, which name it: how things were before. `moves` are those of changes
+ * from before moves were events.
+ */
 export interface Inverse {
-  supplies: { id: string; before: SupplyRecord | null; after: string }[];
-  units: { id: string; before: UnitRecord | null; after: string }[];
-  records?: { id: string; before: RecordRow | null; after: string }[];
-  places: { supplyId: string; before: Place | null; after: Place | null }[];
-  /** Ledger entries to cancel. */
-  ledger: { id: string; supplyId: string }[];
+  supplies: Was<SupplyRecord>[];
+  units: Was<UnitRecord>[];
+  records: Was<RecordRow>[];
+  /** Sizes of lots. */
+  lots: { readonly id: string; readonly before: Holding['sizeUm']; readonly after: Holding['sizeUm'] }[];
+  moves?: readonly Shift[];
   /** Set when a whole document was brought in. */
   snapshotId?: string;
 }
 
+/** A lot that goes to another place. */
+export interface Move {
+  readonly lotId: string;
+  readonly to: PlaceSpot | null;
+}
+
+type Extra = Partial<Pick<EventRecord, 'shifts'>>;
+
 /** Makes changes inside one transaction and remembers how to take them back. Every write of a service goes through one. */
 export class Recorder {
-  readonly inverse: Inverse = { supplies: [], units: [], places: [], ledger: [] };
+  readonly inverse: Inverse = { supplies: [], units: [], records: [], lots: [] };
+  readonly changeId: string;
+  private readonly recordedAt: string;
+
+  /** `at` is when the person did it; now, unless it was told later. */
   constructor(
     private readonly tx: Tx,
     private readonly ports: Ports,
-  ) {}
+    private readonly at: string = ports.doneAt?.() ?? ports.now(),
+  ) {
+    this.changeId = ports.newId();
+    this.recordedAt = ports.now();
+  }
 
-  /** Adds supplies; those without a short number get the next ones. */
-  async addSupplies(given: readonly SupplyRecord[]): Promise<void> {
+  /** Adds supplies, each with a lot of whole things; those without a short number get the next ones. */
+  async addSupplies(given: readonly SupplyRecord[]): Promise<ReadonlyMap<string, Holding>> {
     let next = await nextNumber(this.tx);
     const records = given.map((record) => (record.number > 0 ? record : { ...record, number: next++ }));
     await insertSupplies(this.tx, records);
     for (const record of records)
       this.inverse.supplies.push({ id: record.id, before: null, after: contentOf(record) });
+    return this.addLots(
+      records.map(({ id }) => ({ supplyId: id, lot: { id: this.ports.newId(), as: 'whole', sizeUm: null } })),
+    );
+  }
+
+  /** New lots, by their supply; the last one of each where there are several. */
+  async addLots(
+    given: readonly { readonly supplyId: string; readonly lot: NewLot }[],
+  ): Promise<ReadonlyMap<string, Holding>> {
+    const lots = given.map(({ supplyId, lot }): Holding => ({
+      ...lot,
+      supplyId,
+      version: 1,
+      spot: null,
+      items: 0,
+      left: 0,
+    }));
+    await insertLots(this.tx, lots.map(holdingRow));
+    return new Map(lots.map((lot) => [lot.supplyId, lot]));
   }
 
   async writeSupply(before: SupplyRecord, after: SupplyRecord): Promise<void> {
     await overwriteSupply(this.tx, after);
     this.inverse.supplies.push({ id: before.id, before, after: contentOf(after) });
-    // Another form counts differently, so what is left has to be read again.
-    if (before.form !== after.form || before.kind !== after.kind) await refoldStock(this.tx, [after]);
+    // Another form, or another word on how it is counted: what is left has to be read again.
+    const counts = ({ kind, form, facts }: SupplyRecord): string =>
+      [kind, form, facts.usesPerFill, facts.lowAt].join(' ');
+    if (counts(before) !== counts(after)) await refold(this.tx, [after]);
   }
 
-  async addUnit(record: UnitRecord): Promise<void> {
-    await insertUnit(this.tx, record);
-    this.inverse.units.push({ id: record.id, before: null, after: contentOf(record) });
-  }
-
-  async writeUnit(before: UnitRecord, after: UnitRecord): Promise<void> {
-    await overwriteUnit(this.tx, after);
-    this.inverse.units.push({ id: before.id, before, after: contentOf(after) });
+  /** Writes a unit, new (`before` null) or over what was there. */
+  async putUnit(before: UnitRecord | null, after: UnitRecord): Promise<void> {
+    await putUnit(this.tx, after);
+    this.inverse.units.push({ id: after.id, before, after: contentOf(after) });
   }
 
   /** Writes a record, new (`before` null) or over what was there. */
   async putRecord(before: RecordRow | null, after: RecordRow): Promise<void> {
     await putRecord(this.tx, after);
-    (this.inverse.records ??= []).push({ id: after.id, before, after: contentOf(after) });
+    this.inverse.records.push({ id: after.id, before, after: contentOf(after) });
   }
 
-  /** Appends to the ledger. Opening counts of supplies added by the same change need no undoing of their own. */
-  async appendLedger(entries: readonly LedgerRecord[], of: readonly SupplyRecord[]): Promise<void> {
-    await appendLedger(this.tx, entries, of);
-    const added = new Set(this.inverse.supplies.filter(({ before }) => before === null).map(({ id }) => id));
-    for (const { id, supplyId } of entries)
-      if (!added.has(supplyId)) this.inverse.ledger.push({ id, supplyId });
+  /** An event as the ledger keeps it. */
+  event(
+    supplyId: string,
+    happening: Posted['happening'] | { act: 'move' } | { act: 'undo'; undoes: string },
+    posted: readonly Posting[],
+    { shifts = [] }: Extra = {},
+  ): EventRecord {
+    const { at, recordedAt } = this;
+    return { id: this.ports.newId(), supplyId, at, recordedAt, postings: posted, shifts, ...happening };
   }
 
-  /** Sets supplies down, or lifts them for good where the place is null. */
-  async setPlaces(places: ReadonlyMap<string, Place | null>): Promise<void> {
-    const before = await placementsOf(this.tx, [...places.keys()]);
-    const down = [...places].flatMap(([supplyId, place]) => (place ? [{ supplyId, ...place }] : []));
-    await rewritePlacements(this.tx, [...before.keys()], down);
-    for (const [supplyId, after] of places) {
-      const was = before.get(supplyId);
-      this.inverse.places.push({
-        supplyId,
-        before: was ? { unitId: was.unitId, slot: was.slot } : null,
-        after,
-      });
-    }
+  /** Writes acts into the ledger; lots that have to be made for them are made, emptied ones let go of their place. */
+  async post(acts: readonly { readonly supplyId: string; readonly act: Posted }[]): Promise<void> {
+    await this.addLots(acts.flatMap(({ supplyId, act }) => act.made.map((lot) => ({ supplyId, lot }))));
+    const touched = acts.flatMap(({ act }) => act.postings.map(({ holdingId }) => holdingId));
+    const lots = await lotsByIds(this.tx, [...new Set(touched)]);
+    const shiftsOf = acts.map(({ act }) => emptied(act.postings, lots));
+    const events = acts.map(({ supplyId, act }, i) =>
+      this.event(supplyId, act.happening, act.postings, { shifts: shiftsOf[i] ?? [] }),
+    );
+    const lifted = shiftsOf.flat().flatMap(({ holdingId }) => lots.get(holdingId) ?? []);
+    await overwriteLots(
+      this.tx,
+      lifted.map((lot) => holdingRow({ ...lot, spot: null })),
+    );
+    await this.append(events);
   }
 
-  /** Takes a supply out of the stash; its row and history stay. */
-  async removeSupply(id: string): Promise<SupplyRecord | undefined> {
-    const before = await supplyRecord(this.tx, id);
-    if (!before) return undefined;
+  /** Appends events, and adds up again what they touched. */
+  async append(events: readonly EventRecord[]): Promise<void> {
+    await appendEvents(this.tx, this.changeId, events);
+    const lotIds = [...new Set(events.flatMap(({ postings }) => postings.map(({ holdingId }) => holdingId)))];
+    await ageLots(this.tx, lotIds);
+    const owners = [...(await lotsByIds(this.tx, lotIds)).values()].map(({ supplyId }) => supplyId);
+    const posting = events.filter(({ act }) => act !== 'move').map(({ supplyId }) => supplyId);
+    const of = await supplyRecords(this.tx, [...new Set([...owners, ...posting])]);
+    await refold(this.tx, [...of.values()]);
+  }
+
+  /**
+   * Sets lots down, or lifts them for good where there is no place to go to. A move is an event of its supply; `posted`
+   * says, by supply, what went from one lot to another on the way.
+   */
+  async move(
+    moves: readonly Move[],
+    posted: Readonly<Record<string, readonly Posting[]>> = {},
+  ): Promise<void> {
+    const lots = await lotsByIds(
+      this.tx,
+      moves.map(({ lotId }) => lotId),
+    );
+    const bySupply = new Map<string, Shift[]>(Object.keys(posted).map((id) => [id, []]));
+    const rows = moves.flatMap(({ lotId, to }) => {
+      const lot = lots.get(lotId);
+      if (!lot) return [];
+      if (sameSpot(lot.spot, to)) return [];
+      const shift = { holdingId: lotId, from: lot.spot, to };
+      bySupply.set(lot.supplyId, [...(bySupply.get(lot.supplyId) ?? []), shift]);
+      return [holdingRow({ ...lot, version: lot.version + 1, spot: to })];
+    });
+    await overwriteLots(this.tx, rows);
+    await this.append(
+      [...bySupply].map(([supplyId, shifts]) =>
+        this.event(supplyId, { act: 'move' }, posted[supplyId] ?? [], { shifts }),
+      ),
+    );
+  }
+
+  /** Says how large a lot is. */
+  async sizeLot(lot: Holding, sizeUm: Holding['sizeUm']): Promise<void> {
+    this.inverse.lots.push({ id: lot.id, before: lot.sizeUm, after: sizeUm });
+    await overwriteLots(this.tx, [holdingRow({ ...lot, version: lot.version + 1, sizeUm })]);
+  }
+
+  /** Takes supplies out of the stash; their rows and history stay, their lots have no place any more. */
+  async removeSupplies(records: readonly SupplyRecord[]): Promise<void> {
     const at = this.ports.now();
-    await this.setPlaces(new Map([[id, null]]));
-    await this.writeSupply(before, { ...before, version: before.version + 1, removedAt: at, updatedAt: at });
-    return before;
+    const lots = await lotsOf(
+      this.tx,
+      records.map(({ id }) => id),
+    );
+    const placed = [...lots.values()].flat().filter(({ spot }) => spot !== null);
+    await this.move(placed.map(({ id }) => ({ lotId: id, to: null })));
+    for (const before of records)
+      await this.writeSupply(before, {
+        ...before,
+        version: before.version + 1,
+        removedAt: at,
+        updatedAt: at,
+      });
+  }
+
+  /** A supply's main lot. */
+  async mainLotOf(supplyId: string): Promise<Holding | undefined> {
+    return mainLot((await lotsOf(this.tx, [supplyId])).get(supplyId) ?? []);
   }
 
   /** Writes the journal line. */
   async finish(kind: ChangeView['kind'], name: string, count: number): Promise<ChangeView> {
-    const change = { id: this.ports.newId(), kind, name, count };
-    await this.tx.insert(changes).values({ ...change, at: this.ports.now(), inverse: this.inverse });
+    const change = { id: this.changeId, kind, name, count };
+    const seq = (await latestSeq(this.tx)) + 1;
+    await this.tx.insert(changes).values({ ...change, at: this.recordedAt, inverse: this.inverse, seq });
     return change;
   }
+}
+
+/** Packs, bases and scraps that a set of postings uses up: what is gone needs no place. */
+function emptied(postings: readonly Posting[], lots: ReadonlyMap<string, Holding>): Shift[] {
+  return postings.flatMap(({ holdingId, items, how }): Shift[] => {
+    const lot = lots.get(holdingId);
+    if (!lot?.spot || lot.as === 'whole') return [];
+    const now = how === 'to' ? items : lot.items + items;
+    return now <= 0 ? [{ holdingId, from: lot.spot, to: null }] : [];
+  });
 }

@@ -9,8 +9,8 @@ import {
 } from '@red-shelf/contract';
 import { recordRow, standingRecords, type RecordRow } from '../db/recordRepository';
 import { supplyRecords } from '../db/supplyRepository';
-import { unitRecord } from '../db/wallRepository';
-import type { Tx } from '../db/open';
+import { unitRecord } from '../db/unitRepository';
+import type { Tx } from '../db/tx';
 import { notFound, Refusal } from '../http/problem';
 import { refuseStale, type Context } from './context';
 import type { Ports } from './ports';
@@ -36,7 +36,7 @@ export const listRecords = async ({ store }: Context): Promise<RecordView[]> =>
   (await standingRecords(store.read)).map(toView);
 
 /** What a record is called in messages. */
-function nameOf(body: RecordBody): string {
+export function nameOf(body: RecordBody): string {
   switch (body.sort) {
     case 'preferences':
       return 'Preferences';
@@ -90,6 +90,8 @@ export async function addRecord({ store, ports }: Context, body: RecordBody): Ch
     await refuseUnknown(tx, body);
     const row = newRow(ports, body);
     const before = (await recordRow(tx, row.id)) ?? null;
+    // Written first in two windows at once: the second one looks before it overwrites.
+    if (before?.removedAt === null) refuseStale(0, toView(before), body);
     const after = before ? { ...row, version: before.version + 1, createdAt: before.createdAt } : row;
     const recorder = new Recorder(tx, ports);
     await recorder.putRecord(before, after);

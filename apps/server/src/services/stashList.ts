@@ -1,9 +1,21 @@
 import { DEFAULT_SCHEME, keyed, makeRainbowOrder } from '@red-shelf/core';
 import { orderName, PREFERENCES_ID, type SupplyView } from '@red-shelf/contract';
+import { and, gt, isNotNull } from 'drizzle-orm';
 import { recordRow } from '../db/recordRepository';
-import type { Store, Touched } from '../db/open';
+import type { Store } from '../db/open';
+import { supplies as supplyTable } from '../db/schema';
+import { LAST_CHANGED, latestSeq, type Touched } from '../db/tx';
+import { setting } from '../db/unitRepository';
 import { allSupplies, someSupplies } from '../db/supplyRepository';
 import { supplyToView } from './views';
+
+/** What a client that knows an older state has to learn. */
+export interface Since {
+  readonly seq: number;
+  readonly all: boolean;
+  readonly supplies: readonly SupplyView[];
+  readonly gone: readonly string[];
+}
 
 /** The whole list, and a name for exactly this state of it. */
 export interface ListAnswer {
@@ -18,6 +30,8 @@ export interface ListAnswer {
 export class StashList {
   private views: Map<string, SupplyView> | null = null;
   private texts = new Map<string, string>();
+  /** Number of the change that last touched each. */
+  private seqs = new Map<string, number>();
   private stale: { supplies: Set<string>; all: boolean } = { supplies: new Set(), all: true };
   private answer: ListAnswer | null = null;
   private revision = 0;
@@ -27,8 +41,11 @@ export class StashList {
     store.onTouched((touched) => this.hear(touched));
   }
 
-  private hear({ supplies, all }: Touched): void {
+  private hear({ supplies, all, records }: Touched): void {
     this.stale.all ||= all;
+    // The list stands in the order of the preferences.
+    if (records) this.answer = null;
+    if (records) this.revision++;
     for (const id of supplies) this.stale.supplies.add(id);
   }
 
@@ -40,23 +57,56 @@ export class StashList {
 
   /** The list as it is sent. */
   async asJson(): Promise<ListAnswer> {
+    // Before reading: what is written meanwhile is asked for once more.
+    const seq = await latestSeq(this.store.read);
     await this.refresh();
-    this.answer ??= await this.write();
+    this.answer ??= await this.write(seq);
     return this.answer;
   }
 
-  /** Writes the list in the person's own rainbow order, so that no screen has to sort it first. */
-  private async write(): Promise<ListAnswer> {
+  private async scheme() {
     const kept = await recordRow(this.store.read, PREFERENCES_ID);
-    const body = kept?.removedAt === null && kept.body.sort === 'preferences' ? kept.body : DEFAULT_SCHEME;
+    return kept?.removedAt === null && kept.body.sort === 'preferences' ? kept.body : DEFAULT_SCHEME;
+  }
+
+  /** The name of the person's own rainbow order. */
+  async order(): Promise<string> {
+    const { familyOrder, lightness } = await this.scheme();
+    return orderName(familyOrder, lightness);
+  }
+
+  /** Writes the list in the person's own rainbow order, so that no screen has to sort it first. */
+  private async write(seq: number): Promise<ListAnswer> {
+    const body = await this.scheme();
     const sorted = [...(this.views?.values() ?? [])]
       .map((view) => keyed(view))
       .sort(makeRainbowOrder(body))
       .map(({ id }) => this.texts.get(id) ?? '');
     const order = JSON.stringify(orderName(body.familyOrder, body.lightness));
     return {
-      json: `{"order":${order},"supplies":[${sorted.join(',')}]}`,
+      json: `{"order":${order},"seq":${seq},"supplies":[${sorted.join(',')}]}`,
       tag: `"${this.startedAt}-${this.revision}"`,
+    };
+  }
+
+  /** What changed after a number that is known, and what is gone; everything where the stash was replaced since. */
+  async since(known: number): Promise<Since> {
+    const { read } = this.store;
+    const seq = await latestSeq(read);
+    await this.refresh();
+    const replacedAt = Number((await setting(read, LAST_CHANGED.all)) ?? 0);
+    const all = known > seq || known < replacedAt || known <= 0;
+    const views = [...(this.views?.values() ?? [])];
+    if (all) return { seq, all, supplies: views, gone: [] };
+    const gone = await read
+      .select({ id: supplyTable.id })
+      .from(supplyTable)
+      .where(and(gt(supplyTable.seq, known), isNotNull(supplyTable.removedAt)));
+    return {
+      seq,
+      all,
+      supplies: views.filter(({ id }) => (this.seqs.get(id) ?? 0) > known),
+      gone: gone.map(({ id }) => id),
     };
   }
 
@@ -64,7 +114,8 @@ export class StashList {
 
   /** Reads wait for one another, so that two of them never mix their halves. */
   private refresh(): Promise<void> {
-    this.reading = this.reading.then(() => this.catchUp());
+    // One reading that failed must not stop the next.
+    this.reading = this.reading.catch(() => undefined).then(() => this.catchUp());
     return this.reading;
   }
 
@@ -84,15 +135,17 @@ export class StashList {
   }
 
   private async readAll(): Promise<void> {
-    const views = (await allSupplies(this.store.read)).map(supplyToView);
+    const rows = await allSupplies(this.store.read);
+    const views = rows.map(supplyToView);
+    this.seqs = new Map(rows.map(({ supply, seq }) => [supply.id, seq]));
     this.views = new Map(views.map((view) => [view.id, view]));
     this.texts = new Map(views.map((view) => [view.id, JSON.stringify(view)]));
   }
 
   private async readSome(views: Map<string, SupplyView>, ids: readonly string[]): Promise<void> {
-    const now = new Map(
-      (await someSupplies(this.store.read, ids)).map((row) => [row.supply.id, supplyToView(row)]),
-    );
+    const rows = await someSupplies(this.store.read, ids);
+    for (const { supply, seq } of rows) this.seqs.set(supply.id, seq);
+    const now = new Map(rows.map((row) => [row.supply.id, supplyToView(row)]));
     let grown = false;
     for (const id of ids) {
       const view = now.get(id);

@@ -1,110 +1,285 @@
-import type { ChangeView } from '@red-shelf/contract';
-import { eq } from 'drizzle-orm';
-import type { Tx } from '../db/open';
-import { changes } from '../db/schema';
+import { ROOM_ID, sameSpot, type PlaceSpot } from '@red-shelf/core';
+import type { ChangeView, KeptView } from '@red-shelf/contract';
+import { and, eq, gt, isNull } from 'drizzle-orm';
+import { eventsOfChange, type EventRecord } from '../db/eventRepository';
+import { contentOf } from '../db/fingerprint';
+import { lotsByIds, lotsOf } from '../db/holdingRepository';
 import { recordRow } from '../db/recordRepository';
+import { changes } from '../db/schema';
 import { supplyRecords } from '../db/supplyRepository';
-import { placementsOf, standingUnits, unitRecord } from '../db/wallRepository';
+import type { Tx } from '../db/tx';
+import { standingUnits, unitRecord } from '../db/unitRepository';
 import { notFound, Refusal } from '../http/problem';
 import type { Context } from './context';
-import { entry } from './supplies';
-import { contentOf, Recorder, type Inverse } from './recorder';
+import { liftUnfit, liftUnfitIn } from './placing';
+import type { Ports } from './ports';
+import { nameOf } from './records';
+import { Recorder, type Inverse } from './recorder';
 import { REPLACED, restoreSnapshot } from './restore';
+import { Room, type LotOf } from './room';
+import { emptyOfUnits, freeLabel, labelsOf } from './wall';
 
-const changedSince = (): Refusal =>
-  new Refusal(
-    409,
-    'changed_since',
-    'That cannot be undone any more: something it touched has changed since.',
-  );
+type Why = KeptView[number]['why'];
 
-/** Takes a change back, whole or not at all. The undo is a change too, so it can itself be undone. */
-export async function undoChange({ store, ports }: Context, id: string): Promise<ChangeView> {
+/** One undoing: what it writes, and what it has to leave as it is. */
+class Undoing {
+  readonly kept: KeptView = [];
+  done = 0;
+  constructor(
+    readonly tx: Tx,
+    readonly recorder: Recorder,
+    readonly at: string,
+  ) {}
+  keep(what: KeptView[number]['what'], name: string, why: Why): void {
+    this.kept.push({ what, name, why });
+  }
+}
+
+/**
+ * Takes back of a change what can be taken back, and names what cannot: because something changed since, because a place
+ * is taken or refuses now, because it is gone. Where nothing can be, nothing is written. The undo is a change too.
+ */
+export async function undoChange(
+  { store, ports }: Context,
+  id: string,
+): Promise<{ change: ChangeView; kept: KeptView }> {
   return store.write(async (tx) => {
     const [line] = await tx.select().from(changes).where(eq(changes.id, id));
     if (!line) throw notFound('change');
-    if (line.undoneBy === REPLACED) throw changedSince();
+    if (line.undoneBy === REPLACED)
+      throw new Refusal(
+        409,
+        'changed_since',
+        'That cannot be undone any more: the stash was replaced since.',
+      );
     if (line.undoneBy) throw new Refusal(409, 'already_undone', 'That was undone already.');
     const inverse = line.inverse as Inverse;
     const recorder = new Recorder(tx, ports);
-    if (inverse.snapshotId)
-      recorder.inverse.snapshotId = await restoreSnapshot(tx, ports, inverse.snapshotId);
-    await undoRecords(tx, recorder, inverse, ports.now());
-    await undoUnits(tx, recorder, inverse, ports.now());
-    await undoSupplies(tx, recorder, inverse, ports.now());
-    await undoPlaces(tx, recorder, inverse);
-    await undoLedger(tx, recorder, inverse, ports);
+    const undoing = new Undoing(tx, recorder, ports.now());
+    if (inverse.snapshotId) await undoRestore(undoing, ports, line, inverse.snapshotId);
+    await undoRecords(undoing, inverse);
+    await undoUnits(undoing, inverse);
+    await undoSupplies(undoing, inverse);
+    await undoSizes(undoing, inverse);
+    const events = await eventsOfChange(tx, id);
+    await undoStock(undoing, inverse, events);
+    await undoMoves(undoing, inverse, events);
+    if (undoing.done === 0 && undoing.kept.length > 0)
+      throw new Refusal(409, 'changed_since', sayNothingUndone(undoing.kept), { current: undoing.kept });
     const change = await recorder.finish('undo', line.name, line.count);
     await tx.update(changes).set({ undoneBy: change.id }).where(eq(changes.id, id));
-    return change;
+    return { change, kept: undoing.kept };
   });
 }
 
-async function undoUnits(tx: Tx, recorder: Recorder, { units }: Inverse, at: string): Promise<void> {
+const MOST_NAMED = 3;
+function sayNothingUndone(kept: KeptView): string {
+  const names = [...new Set(kept.map(({ name }) => name))].slice(0, MOST_NAMED).join(', ');
+  return kept.every(({ why }) => why === 'taken' || why === 'refused')
+    ? `That cannot be undone any more: the place of ${names} is taken, or takes it no longer.`
+    : `That cannot be undone any more: ${names} was changed since.`;
+}
+
+/** A restore is taken back only while nothing came after it: nothing is swept away without a word. */
+async function undoRestore(
+  undoing: Undoing,
+  ports: Ports,
+  line: typeof changes.$inferSelect,
+  snapshotId: string,
+): Promise<void> {
+  const { tx, recorder } = undoing;
+  const since = await standingSince(tx, line.seq);
+  if (since > 0)
+    throw new Refusal(
+      409,
+      'changed_since',
+      `${since === 1 ? 'One thing was' : `${since} things were`} done since the stash was replaced. Undo that first, or keep a copy of it; nothing was swept away.`,
+    );
+  recorder.inverse.snapshotId = await restoreSnapshot(tx, ports, snapshotId);
+  // What was done and undone in between speaks of things that are not there any more.
+  await tx
+    .update(changes)
+    .set({ undoneBy: REPLACED })
+    .where(and(gt(changes.seq, line.seq), isNull(changes.undoneBy)));
+  undoing.done++;
+}
+
+/** How many changes after one still stand: an undone undo brings its change back. */
+async function standingSince(tx: Tx, seq: number): Promise<number> {
+  const later = await tx
+    .select({ id: changes.id, kind: changes.kind, undoneBy: changes.undoneBy })
+    .from(changes)
+    .where(gt(changes.seq, seq));
+  const byId = new Map(later.map((each) => [each.id, each]));
+  return later.filter(({ kind, undoneBy }) => {
+    if (kind === 'undo') return false;
+    let undone = false;
+    for (let by = undoneBy; by !== null; by = byId.get(by)?.undoneBy ?? null) undone = !undone;
+    return !undone;
+  }).length;
+}
+
+async function undoRecords(undoing: Undoing, { records }: Inverse): Promise<void> {
+  for (const { id, before, after } of records) {
+    const now = await recordRow(undoing.tx, id);
+    const name = now ? nameOf(now.body) : '';
+    if (!now || contentOf(now) !== after) {
+      undoing.keep('record', name, now ? 'changed_since' : 'gone');
+      continue;
+    }
+    const then = before ?? { ...now, removedAt: undoing.at };
+    await undoing.recorder.putRecord(now, { ...then, version: now.version + 1, updatedAt: undoing.at });
+    undoing.done++;
+  }
+}
+
+async function undoUnits(undoing: Undoing, { units }: Inverse): Promise<void> {
+  const { tx, recorder, at } = undoing;
   for (const { id, before, after } of units) {
     const now = await unitRecord(tx, id);
-    if (!now || contentOf(now) !== after) throw changedSince();
-    await recorder.writeUnit(now, { ...(before ?? { ...now, removedAt: at }), version: now.version + 1 });
+    if (!now || contentOf(now) !== after) {
+      undoing.keep('unit', now?.name ?? '', now ? 'changed_since' : 'gone');
+      continue;
+    }
+    const then = { ...(before ?? { ...now, removedAt: at }), version: now.version + 1 };
+    const standing = await standingUnits(tx);
+    const above = standing.find((unit) => unit.id === then.parentId);
+    if (then.parentId !== null && !above) then.parentId = ROOM_ID;
+    if (then.removedAt === null && labelsOf(standing, id).has(then.label)) {
+      then.label = freeLabel(labelsOf(standing, id));
+      undoing.keep('unit', then.name, 'letter_taken');
+    }
+    for (const { name } of await liftUnfitIn(tx, recorder, then)) undoing.keep('place', name, 'refused');
+    if (then.removedAt !== null) await emptyOfUnits(tx, recorder, now);
+    await recorder.putUnit(now, then);
+    undoing.done++;
   }
 }
 
-async function undoRecords(tx: Tx, recorder: Recorder, { records = [] }: Inverse, at: string): Promise<void> {
-  for (const { id, before, after } of records) {
-    const now = await recordRow(tx, id);
-    if (!now || contentOf(now) !== after) throw changedSince();
-    const then = before ?? { ...now, removedAt: at };
-    await recorder.putRecord(now, { ...then, version: now.version + 1, updatedAt: at });
-  }
-}
-
-async function undoSupplies(tx: Tx, recorder: Recorder, { supplies }: Inverse, at: string): Promise<void> {
+async function undoSupplies(undoing: Undoing, { supplies }: Inverse): Promise<void> {
+  const { tx, recorder, at } = undoing;
   const current = await supplyRecords(
     tx,
     supplies.map(({ id }) => id),
   );
-  const lifted: [string, null][] = [];
+  const added = [];
+  const written = [];
   for (const { id, before, after } of supplies) {
     const now = current.get(id);
-    if (!now || contentOf(now) !== after) throw changedSince();
-    const then = before ?? { ...now, removedAt: at };
-    if (!before) lifted.push([id, null]);
-    await recorder.writeSupply(now, { ...then, version: now.version + 1, updatedAt: at });
+    if (!now || contentOf(now) !== after) {
+      undoing.keep('supply', now?.name ?? '', now ? 'changed_since' : 'gone');
+      continue;
+    }
+    undoing.done++;
+    if (!before) {
+      added.push(now);
+      continue;
+    }
+    const then = { ...before, version: now.version + 1, updatedAt: at };
+    await recorder.writeSupply(now, then);
+    written.push(then);
   }
-  if (lifted.length > 0) await recorder.setPlaces(new Map(lifted));
-}
-
-async function undoPlaces(tx: Tx, recorder: Recorder, { places }: Inverse): Promise<void> {
-  if (places.length === 0) return;
-  const now = await placementsOf(
+  await recorder.removeSupplies(added);
+  for (const { name } of await liftUnfit(
     tx,
-    places.map(({ supplyId }) => supplyId),
+    recorder,
+    written.filter(({ removedAt }) => removedAt === null),
+  ))
+    undoing.keep('place', name, 'refused');
+  // What is out of the stash has no place, whatever happened to it since.
+  const out = written.filter(({ removedAt }) => removedAt !== null).map(({ id }) => id);
+  const lots = [...(await lotsOf(tx, out)).values()].flat();
+  await recorder.move(lots.map(({ id }) => ({ lotId: id, to: null })));
+}
+
+async function undoSizes(undoing: Undoing, { lots }: Inverse): Promise<void> {
+  const now = await lotsByIds(
+    undoing.tx,
+    lots.map(({ id }) => id),
   );
-  for (const { supplyId, after } of places) {
-    const here = now.get(supplyId);
-    if ((here?.unitId ?? null) !== (after?.unitId ?? null) || (here?.slot ?? null) !== (after?.slot ?? null))
-      throw changedSince();
-  }
-  const standing = new Set((await standingUnits(tx)).map(({ id }) => id));
-  if (places.some(({ before }) => before && !standing.has(before.unitId))) throw changedSince();
-  try {
-    await recorder.setPlaces(new Map(places.map(({ supplyId, before }) => [supplyId, before])));
-  } catch {
-    // The slot was given to something else meanwhile: the one-supply-a-slot rule refused it.
-    throw changedSince();
+  const supplies = await supplyRecords(
+    undoing.tx,
+    [...now.values()].map(({ supplyId }) => supplyId),
+  );
+  for (const { id, before, after } of lots) {
+    const lot = now.get(id);
+    const supply = supplies.get(lot?.supplyId ?? '');
+    if (!lot || !supply || JSON.stringify(lot.sizeUm) !== JSON.stringify(after)) {
+      undoing.keep('supply', supply?.name ?? '', 'changed_since');
+      continue;
+    }
+    await undoing.recorder.sizeLot(lot, before);
+    undoing.done++;
+    for (const { name } of await liftUnfit(undoing.tx, undoing.recorder, [supply]))
+      undoing.keep('place', name, 'refused');
   }
 }
 
-async function undoLedger(
-  tx: Tx,
-  recorder: Recorder,
-  { ledger }: Inverse,
-  ports: Context['ports'],
-): Promise<void> {
-  if (ledger.length === 0) return;
-  const at = ports.now();
-  const of = await supplyRecords(tx, [...new Set(ledger.map(({ supplyId }) => supplyId))]);
-  const entries = ledger.map(({ id, supplyId }) =>
-    entry(ports.newId(), supplyId, at, 'undo', { undoes: id }),
+/** Cancels what the change's events did to stock. Those of supplies that came with the change go with them. */
+async function undoStock(undoing: Undoing, inverse: Inverse, events: readonly EventRecord[]): Promise<void> {
+  const added = new Set(inverse.supplies.filter(({ before }) => before === null).map(({ id }) => id));
+  const lots = await lotsByIds(
+    undoing.tx,
+    events.flatMap(({ postings }) => postings.map(({ holdingId }) => holdingId)),
   );
-  await recorder.appendLedger(entries, [...of.values()]);
+  const undos = events
+    .filter(({ supplyId, postings, act }) => !added.has(supplyId) && (postings.length > 0 || act === 'undo'))
+    .map((event) => {
+      // The undo names every lot it concerns, so that each one's history shows it.
+      const marks = event.postings
+        .filter(({ holdingId }) => lots.has(holdingId))
+        .map(({ holdingId }) => ({ holdingId, items: 0, left: 0, how: 'by' as const }));
+      return undoing.recorder.event(event.supplyId, { act: 'undo', undoes: event.id }, marks);
+    });
+  await undoing.recorder.append(undos);
+  undoing.done += undos.length;
+}
+
+interface Back {
+  readonly thing: LotOf;
+  readonly to: PlaceSpot | null;
+}
+
+/** Puts back what the change moved, as far as nothing moved it since and its old place still takes it. */
+async function undoMoves(undoing: Undoing, inverse: Inverse, events: readonly EventRecord[]): Promise<void> {
+  const { tx, recorder } = undoing;
+  const net = new Map<string, { from: PlaceSpot | null; to: PlaceSpot | null }>();
+  for (const { holdingId, from, to } of [...(inverse.moves ?? []), ...events.flatMap(({ shifts }) => shifts)])
+    net.set(holdingId, { from: net.get(holdingId)?.from ?? (net.has(holdingId) ? null : from), to });
+  const lots = await lotsByIds(tx, [...net.keys()]);
+  const supplies = await supplyRecords(tx, [...new Set([...lots.values()].map(({ supplyId }) => supplyId))]);
+  const back: Back[] = [];
+  for (const [id, { from, to }] of net) {
+    const lot = lots.get(id);
+    const supply = supplies.get(lot?.supplyId ?? '');
+    if (sameSpot(from, to)) continue;
+    if (!lot || !supply) undoing.keep('place', supply?.name ?? '', 'gone');
+    else if (sameSpot(lot.spot, from)) undoing.done++;
+    else if (!sameSpot(lot.spot, to)) undoing.keep('place', supply.name, 'changed_since');
+    else if (supply.removedAt !== null && from !== null) undoing.keep('place', supply.name, 'gone');
+    else back.push({ thing: { supply, lot }, to: from });
+  }
+  const going = await thoseThatMay(undoing, back);
+  await recorder.move(going.map(({ thing, to }) => ({ lotId: thing.lot.id, to })));
+  undoing.done += going.length;
+}
+
+/** All lots that can go back at once. One whose place is taken or refuses stays, and then perhaps others must too. */
+async function thoseThatMay(undoing: Undoing, back: readonly Back[]): Promise<readonly Back[]> {
+  let going = back;
+  for (;;) {
+    const unitIds = going.flatMap(({ thing, to }) => [to?.unitId ?? [], thing.lot.spot?.unitId ?? []].flat());
+    const room = await Room.of(undoing.tx, unitIds);
+    for (const { thing } of going) room.lift(thing);
+    const staying = new Set<Back>();
+    for (const each of going) {
+      const lifted = { ...each.thing, lot: { ...each.thing.lot, spot: null } };
+      const no = each.to && room.setDown(lifted, each.to);
+      if (!no) continue;
+      staying.add(each);
+      undoing.keep('place', each.thing.supply.name, no.code === 'taken' ? 'taken' : 'refused');
+    }
+    if (staying.size === 0) return going;
+    going = going.filter((each) => !staying.has(each));
+  }
 }

@@ -1,12 +1,10 @@
-import { formOf, PARTS, spaceOf, sparse, type Facts, type Verdict } from '@red-shelf/core';
+import { formOf, mainLot, spaceOf, sparse, type Facts, type Posted, type Verdict } from '@red-shelf/core';
 import type { ChangeView, SupplyView } from '@red-shelf/contract';
-import type { LedgerRecord } from '../db/ledgerRepository';
 import type { SupplyWithState } from '../db/supplyRepository';
 import { refuseStale, type Context } from './context';
-import type { Ports } from './ports';
 import { Recorder } from './recorder';
 import { noteInSession } from './records';
-import { entry, mustFind } from './supplies';
+import { mustFind } from './find';
 import { supplyToView } from './views';
 
 /** What a verdict does to a supply's facts. A kept trial becomes current. */
@@ -25,18 +23,22 @@ function factsAfter({ decideOn, ...facts }: Facts, verdict: Verdict): Facts {
   }
 }
 
-/** Everything that is left is discarded: the ledger says so, its history stays. */
-function farewell(ports: Ports, { supply, stock }: SupplyWithState): LedgerRecord[] {
-  if (!stock) return [];
-  const at = ports.now();
-  const form = formOf(supply.kind, supply.form);
-  const amount = form.counting === 'fill' ? stock.items : stock.left;
-  const main = amount > 0 ? [entry(ports.newId(), supply.id, at, 'discard', { amount })] : [];
-  const parts = PARTS.flatMap((part) => {
-    const left = stock.parts[part] ?? 0;
-    return left > 0 ? [entry(ports.newId(), supply.id, at, 'discard', { amount: left, part })] : [];
-  });
-  return [...main, ...parts];
+/** Everything that is left is gone: the ledger says so for every lot, its history stays. */
+function farewell({ supply, lots }: SupplyWithState): Posted[] {
+  const left = lots.filter((lot) => lot.items > 0 || lot.left > 0);
+  if (left.length === 0) return [];
+  const { counting } = formOf(supply.kind, supply.form);
+  const amount = left.reduce((sum, lot) => {
+    if (lot.as !== 'whole') return sum;
+    return sum + (counting === 'fill' ? lot.items : lot.left);
+  }, 0);
+  return [
+    {
+      happening: { act: 'discard', of: 'whole', amount },
+      postings: left.map(({ id }) => ({ holdingId: id, items: 0, left: 0, how: 'to' })),
+      made: [],
+    },
+  ];
 }
 
 /** Writes a verdict of sorting out: what it means for the supply, its stock, its slot and the session, in one change. */
@@ -58,15 +60,15 @@ export async function decideSupply(
       updatedAt: ports.now(),
     });
     if (given.verdict === 'let go') {
-      await recorder.appendLedger(farewell(ports, found), [before]);
-      await recorder.setPlaces(new Map([[id, null]]));
+      await recorder.move(found.lots.map((lot) => ({ lotId: lot.id, to: null })));
+      await recorder.post(farewell(found).map((act) => ({ supplyId: id, act })));
     }
     if (given.sessionId) {
       const space = spaceOf(supplyToView(found));
       await noteInSession(tx, recorder, ports, given.sessionId, {
         supplyId: id,
         verdict: given.verdict,
-        unitId: found.placement?.unitId ?? null,
+        unitId: mainLot(found.lots)?.spot?.unitId ?? null,
         space,
       });
     }

@@ -1,47 +1,41 @@
-import { findTemplate, groupOf, familyOf } from '@red-shelf/core';
-import type { SupplyView, UnitView } from '@red-shelf/contract';
+import {
+  countRuleOf,
+  familyOf,
+  formFor,
+  groupOf,
+  isThere,
+  mainLot,
+  stockOf,
+  type Holding,
+} from '@red-shelf/core';
+import type { HoldingView, SupplyView, UnitView } from '@red-shelf/contract';
 import type { SupplyWithState } from '../db/supplyRepository';
-import type { UnitRecord } from '../db/wallRepository';
+import type { UnitRecord } from '../db/unitRepository';
 
-const NO_STOCK = { items: 0, left: 0, parts: {}, state: 'out', uses: 0, lastUsedAt: null } as const;
+const NO_USAGE = { uses: 0, used: 0, lastUsedAt: null } as const;
+
+const toHoldingView = ({ supplyId: _, ...lot }: Holding): HoldingView => lot;
+
+/** A supply's lots that are there to be seen, the main one first. */
+function seenLots(lots: readonly Holding[]): HoldingView[] {
+  const main = mainLot(lots);
+  const others = lots.filter((lot) => lot !== main && isThere(lot));
+  return (main ? [main, ...others] : others).map(toHoldingView);
+}
 
 /** A supply as clients see it, family and stock derived. */
-export function supplyToView({ supply, stock, placement }: SupplyWithState): SupplyView {
+export function supplyToView({ supply, usage, lots }: SupplyWithState): SupplyView {
   const { removedAt: _, ...fields } = supply;
   const family = supply.familyOverride ?? familyOf(supply.hex, supply.finish).family;
-  const { items, left, parts, state, uses, lastUsedAt } = stock ?? NO_STOCK;
+  const stock = stockOf(lots, usage ?? NO_USAGE, countRuleOf(formFor(supply)));
   return {
     ...fields,
     family,
     group: groupOf(family),
-    stock: { items, left, parts, state, uses, lastUsedAt },
-    place: placement ? { unitId: placement.unitId, slot: placement.slot } : null,
+    stock: { ...stock, parts: { ...stock.parts } },
+    holdings: seenLots(lots),
   };
 }
 
-const mm = (um: number): number => um / 1000;
-
-/** A unit as clients see it; what its template knows is filled in. */
-export function unitToView(record: UnitRecord): UnitView {
-  const template = findTemplate(record.template);
-  if (!template) throw new Error(`Unit ${record.id} has the unknown template "${record.template}"`);
-  return {
-    id: record.id,
-    version: record.version,
-    letter: record.letter,
-    name: record.name,
-    template: record.template,
-    rows: record.rows,
-    columns: record.columns,
-    slot: {
-      widthMm: mm(record.slotWidthUm),
-      heightMm: mm(record.slotHeightUm),
-      depthMm: mm(record.slotDepthUm),
-    },
-    wallMm: template.wallMm,
-    frontMm: template.frontMm,
-    holds: [...template.holds],
-    end: template.end,
-    facts: record.facts,
-  };
-}
+/** A unit as clients see it. */
+export const unitToView = ({ removedAt: _, position: __, ...unit }: UnitRecord): UnitView => unit;

@@ -26,7 +26,7 @@ const body = fc.oneof(
     unitIds: fc.array(fc.string()),
     mapping: fc.dictionary(fc.constantFrom('name', 'colour', 'x'), fc.oneof(fc.integer(), fc.string())),
     defaults: fc.record({ kind: fc.oneof(fc.constant('ink'), fc.string()) }),
-    place: fc.oneof(fc.constant(null), fc.record({ unitId: fc.string(), slot: fc.integer() })),
+    place: fc.oneof(fc.constant(null), fc.record({ unitId: fc.string(), cell: fc.integer() })),
   }),
 );
 const id = fc

@@ -151,9 +151,13 @@ test('the whole stash goes out as JSON and comes back as the identical state, an
   expect(await exported()).toEqual(before);
   expect(await supplies()).toEqual(listed);
   expect((await world.http.post(`/api/changes/${restored.body.change.id}/undo`).send({})).status).toBe(409);
-  const again = await world.http
-    .post('/api/restore')
-    .send({ ...before, supplies: [], ledger: [], placements: [], exportedAt: room.exportedAt });
+  const again = await world.http.post('/api/restore').send({
+    ...before,
+    supplies: [],
+    holdings: [],
+    events: [],
+    exportedAt: room.exportedAt,
+  });
   await world.http.post(`/api/changes/${again.body.change.id}/undo`).send({}).expect(200);
   expect(await exported()).toEqual(before);
   expect(listed.some(({ id }) => id === fern.id)).toBe(false);
@@ -161,7 +165,12 @@ test('the whole stash goes out as JSON and comes back as the identical state, an
 
 test.each([
   [{ format: 'other' }, /not a Red Shelf document/],
-  [{ placements: [{ supplyId: 'ghost', unitId: 'ghost', slot: 0 }] }, /contradicts itself/],
+  [
+    { holdings: [{ id: 'g', version: 1, supplyId: 'ghost', as: 'whole', sizeUm: null, spot: null }] },
+    /contradicts itself/,
+  ],
+  [{ events: [] }, /not where its moves say/],
+  [{ units: [] }, /has no room/],
   [{ supplies: [{ id: 'x' }] }, /./],
 ])('a document with %j is refused and changes nothing', async (more, message) => {
   await world.add();
@@ -178,6 +187,6 @@ test('the demo room is the same every time it is made, and large enough', () => 
   expect(one.supplies.length).toBeGreaterThanOrEqual(160);
   expect(new Set(one.supplies.map(({ kind }) => kind)).size).toBe(6);
   expect(one.units.length).toBeGreaterThanOrEqual(3);
-  const days = one.ledger.map(({ at }) => Date.parse(at));
+  const days = one.events.map(({ at }) => Date.parse(at));
   expect(Math.max(...days) - Math.min(...days)).toBeGreaterThan(150 * 86_400_000);
 });

@@ -163,13 +163,13 @@ test('packs, sheets, bases and scraps: opened and cut, refused when there are to
     kind: 'cardstock',
     form: 'sheet-12',
     count: { items: 2, left: 2 },
-    parts: { packs: 1 },
+    parts: { pack: 1 },
   });
   const act = (body: object) => world.http.post(`/api/supplies/${card.id}/ledger`).send(body);
   await act({ act: 'open', amount: 1, left: 25 }).expect(200);
   await act({ act: 'open', amount: 1, left: 25 }).expect(422);
   const { body } = await act({ act: 'cut', amount: 2, items: 4, left: 1 }).expect(200);
-  expect(body.supply.stock).toMatchObject({ left: 25, parts: { bases: 4, scraps: 1 } });
+  expect(body.supply.stock).toMatchObject({ left: 25, parts: { base: 4, scrap: 1 } });
   await undo(body.change).expect(200);
   expect((await list())[0]?.stock).toMatchObject({ left: 27, parts: {} });
 });
@@ -212,7 +212,7 @@ test('the document carries facts, parts and records there and back', async () =>
   };
   await world.http.post('/api/records').send({ body: preferences }).expect(200);
   const document = (await world.http.get('/api/export.json')).body;
-  expect(document.formatVersion).toBe(2);
+  expect(document.formatVersion).toBe(3);
   await world.http.post('/api/restore').send(document).expect(200);
   const again = (await world.http.get('/api/export.json')).body;
   expect({ ...again, exportedAt: '' }).toEqual({ ...document, exportedAt: '' });
@@ -224,19 +224,16 @@ test('the document carries facts, parts and records there and back', async () =>
 });
 
 test('many are lifted out of their slots at once, and one undo sets them down where they stood', async () => {
-  const rack = { template: 'pad-rack', name: 'Rack', rows: 1, columns: 3 };
-  const put = await world.http.post('/api/units').send(rack).expect(200);
-  const unitId = (put.body as { unit: { id: string } }).unit.id;
+  const { id: unitId } = await world.rack();
   const supplies = [await world.add(), await world.add({ name: 'Moss' })];
-  for (const [slot, { id }] of supplies.entries())
-    await world.http.put(`/api/supplies/${id}/place`).send({ place: { unitId, slot } }).expect(200);
+  for (const [cell, { id }] of supplies.entries()) await world.put(id, { unitId, cell });
   const { body } = await world.http
     .post('/api/supplies/batch')
     .send({ supplies: supplies.map(seen), set: { lift: true } })
     .expect(200);
-  expect((await list()).map(({ place }) => place)).toEqual([null, null]);
+  expect((await list()).map(({ holdings }) => holdings[0]?.spot)).toEqual([null, null]);
   await undo(body.change).expect(200);
-  expect((await list()).map(({ place, facts }) => [place?.slot, facts])).toEqual([
+  expect((await list()).map(({ holdings, facts }) => [holdings[0]?.spot?.cell, facts])).toEqual([
     [0, {}],
     [1, {}],
   ]);

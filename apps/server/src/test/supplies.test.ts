@@ -18,7 +18,7 @@ test('what is added is there, with family and stock derived', async () => {
     hex: '#008080',
     family: 'teal',
     stock: { items: 1, left: 60, state: 'ok' },
-    place: null,
+    holdings: [{ as: 'whole', spot: null, items: 1, left: 60 }],
   });
 });
 

@@ -1,20 +1,22 @@
 import type { ArrangePreview, RecordView, UnitView, WallView } from '@red-shelf/contract';
 import { records } from '../db/schema';
-import { makeWorld, type World } from './world';
+import { evenGrid } from '@red-shelf/core';
+import { mainOf, makeWorld, type World } from './world';
 
 let world: World;
 beforeEach(async () => (world = await makeWorld()));
 afterEach(() => world.close());
 
-const rack = async (name = 'Rack'): Promise<UnitView> => {
-  const body = { template: 'pad-rack', name, rows: 2, columns: 3 };
-  const response = await world.http.post('/api/units').send(body).expect(200);
-  return (response.body as { unit: UnitView }).unit;
-};
+const rack = (name = 'Rack'): Promise<UnitView> => world.rack({ name });
 const edit = (unit: UnitView, more: object) =>
-  world.http
-    .put(`/api/units/${unit.id}`)
-    .send({ version: unit.version, name: unit.name, facts: unit.facts, ...more });
+  world.http.put(`/api/units/${unit.id}`).send({
+    version: unit.version,
+    name: unit.name,
+    model: unit.model,
+    rules: unit.rules,
+    facts: unit.facts,
+    ...more,
+  });
 const wall = async (): Promise<UnitView[]> =>
   ((await world.http.get('/api/wall').expect(200)).body as WallView).units;
 const arranged = async (body: object): Promise<ArrangePreview> =>
@@ -27,14 +29,14 @@ const named = async (names: Map<string, string>, body: object): Promise<string[]
 test('a unit that is put away lets go of what was in it, takes nothing, and undo brings all of it back', async () => {
   const unit = await rack();
   const { id } = await world.add();
-  const place = { unitId: unit.id, slot: 2 };
-  await world.http.put(`/api/supplies/${id}/place`).send({ place }).expect(200);
+  const place = { unitId: unit.id, cell: 2 };
+  await world.put(id, place);
   const put = await edit(unit, { facts: { standing: 'spare', keptAt: 'loft' } }).expect(200);
-  const placeNow = async (): Promise<unknown> =>
-    ((await world.http.get(`/api/supplies/${id}`)).body as { supply: { place: unknown } }).supply.place;
+  const placeNow = async (): Promise<unknown> => mainOf(await world.supply(id)).spot;
   expect(await placeNow()).toBeNull();
   expect((await wall())[0]?.facts).toEqual({ standing: 'spare', keptAt: 'loft' });
-  const refused = await world.http.put(`/api/supplies/${id}/place`).send({ place }).expect(422);
+  expect((put.body as { lifted: unknown }).lifted).toEqual([{ supplyId: id, name: 'Fern Gate' }]);
+  const refused = await world.put(id, place, 422);
   expect(refused.body).toMatchObject({ title: 'Rack is put away; bring it back to the wall first.' });
   await world.http
     .post('/api/arrange/preview')
@@ -42,7 +44,7 @@ test('a unit that is put away lets go of what was in it, takes nothing, and undo
     .expect(422);
   const { change } = put.body as { change: { id: string } };
   await world.http.post(`/api/changes/${change.id}/undo`).send({}).expect(200);
-  expect(await placeNow()).toEqual(place);
+  expect(await placeNow()).toEqual({ ...place, rank: 0 });
 });
 
 test('units move in the order of the wall; a stale edit and a foreign neighbour are refused', async () => {
@@ -51,7 +53,7 @@ test('units move in the order of the wall; a stale edit and a foreign neighbour 
   expect((await wall()).map(({ name }) => name)).toEqual(['C', 'A', 'B']);
   await edit(c, { name: 'Late' }).expect(409);
   await edit(a, { version: 2, after: 'nobody' }).expect(404);
-  await edit(b, { version: 2, facts: { cap: 0 } }).expect(422);
+  await edit(b, { version: 2, rules: { kinds: ['ink'], cap: 0 } }).expect(422);
   const { change } = moved.body as { change: { id: string } };
   await world.http.post(`/api/changes/${change.id}/undo`).send({}).expect(200);
   expect((await wall()).map(({ name }) => name)).toEqual(['A', 'B', 'C']);
@@ -64,13 +66,13 @@ test('racks are filled as they say: as a snake, with columns skipped', async () 
     names.set((await world.add({ name: String(i), hex })).id, String(i));
   const body = { kinds: ['ink'], unitIds: [unit.id] };
   expect(await named(names, body)).toEqual(['0 1 2 3 - -']);
-  await edit(unit, { facts: { filling: 'snake', skipColumns: [2] } }).expect(200);
+  await edit(unit, { model: { ...unit.model, filling: 'snake', skipColumns: [2] } }).expect(200);
   expect(await named(names, body)).toEqual(['0 - 1 3 - 2']);
 });
 
 test('a limit is kept when arranging: no more than it allows, counting what stays', async () => {
   const unit = await rack();
-  await edit(unit, { facts: { cap: 2 } }).expect(200);
+  await edit(unit, { rules: { kinds: ['ink'], cap: 2 } }).expect(200);
   for (const name of ['a', 'b', 'c']) await world.add({ name });
   const plan = await arranged({ kinds: ['ink'], unitIds: [unit.id] });
   expect(plan.after.figures.placed).toBe(2);
@@ -157,10 +159,7 @@ test('needs and challenges are records like any other: checked, kept, undone', a
 test('a rack is sorted out: what left it still counts there, and a sitting says what it goes through', async () => {
   const unit = await rack();
   const supply = await world.add();
-  await world.http
-    .put(`/api/supplies/${supply.id}/place`)
-    .send({ place: { unitId: unit.id, slot: 0 } })
-    .expect(200);
+  await world.put(supply.id, { unitId: unit.id, cell: 0 });
   const session = { sort: 'session', what: 'sort out', name: 'Rack', kind: null, form: null };
   const keep = (body: object) => world.http.post('/api/records').send({ body });
   const { body } = await keep({ ...session, unitId: unit.id }).expect(200);
@@ -219,9 +218,8 @@ test('a drawer that is a rack takes its own things and no others, and they go no
 });
 
 test('sections of purposes are arranged in the person’s own order', async () => {
-  const album = { template: 'sticker-album', name: 'Album', rows: 1, columns: 4 };
-  const { body } = await world.http.post('/api/units').send(album).expect(200);
-  const { unit } = body as { unit: UnitView };
+  const pocket = { widthUm: 100_000, heightUm: 140_000, depthUm: 4000 };
+  const unit = await world.rack({ model: evenGrid(1, 4, pocket), rules: { kinds: ['sticker'] } });
   const names = new Map<string, string>();
   for (const purpose of ['birthdays', 'coffee, Mondays', 'tea']) {
     const facts = { attributes: { purpose } };

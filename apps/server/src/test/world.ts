@@ -1,7 +1,8 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import type { NewSupplyInput, SupplyView } from '@red-shelf/contract';
+import { evenGrid, findTemplate } from '@red-shelf/core';
+import type { HoldingView, NewSupplyInput, NewUnit, Place, SupplyView, UnitView } from '@red-shelf/contract';
 import pino from 'pino';
 import supertest from 'supertest';
 import { makeApp } from '../app';
@@ -16,15 +17,21 @@ export interface World {
   readonly folder: string;
   readonly http: ReturnType<typeof supertest>;
   readonly add: (more?: Partial<NewSupplyInput>) => Promise<SupplyView>;
+  readonly rack: (more?: Partial<NewUnit>) => Promise<UnitView>;
+  /** Sets a supply's main lot down, or lifts it. */
+  readonly put: (supplyId: string, place: Place | null, status?: number) => Promise<supertest.Response>;
+  readonly supply: (id: string) => Promise<SupplyView>;
   readonly close: () => void;
 }
 
-/** A server over an empty stash in a file of its own. */
-export async function makeWorld(): Promise<World> {
+/** A server over an empty stash in a file of its own, or over a file that is there. */
+export async function makeWorld(file?: string): Promise<World> {
   const folder = mkdtempSync(join(tmpdir(), 'red-shelf-'));
-  const store = await openStore(join(folder, 'stash.db'), MIGRATIONS);
+  const store = await openStore(file ?? join(folder, 'stash.db'), MIGRATIONS);
   const photos = { folder: join(folder, 'photos'), prepare: preparePhoto };
   const http = supertest(makeApp({ store, ports: systemPorts, photos }, pino({ level: 'silent' })));
+  const supply = async (id: string): Promise<SupplyView> =>
+    ((await http.get(`/api/supplies/${id}`).expect(200)).body as { supply: SupplyView }).supply;
   return {
     store,
     folder,
@@ -34,10 +41,41 @@ export async function makeWorld(): Promise<World> {
       if (response.status !== 200) throw new Error(JSON.stringify(response.body));
       return (response.body as { supply: SupplyView }).supply;
     },
+    rack: async (more = {}) => {
+      const response = await http.post('/api/units').send({ ...rackOf(2, 3), ...more });
+      if (response.status !== 200) throw new Error(JSON.stringify(response.body));
+      return (response.body as { unit: UnitView }).unit;
+    },
+    put: async (supplyId, place, status = 200) => {
+      const lot = mainOf(await supply(supplyId));
+      return http.put(`/api/holdings/${lot.id}/place`).send({ version: lot.version, place }).expect(status);
+    },
+    supply,
     close: () => {
       store.close();
       rmSync(folder, { recursive: true, force: true });
     },
+  };
+}
+
+/** A supply's main lot. */
+export const mainOf = ({ holdings: [main] }: SupplyView): HoldingView => {
+  if (!main) throw new Error('A supply without a lot');
+  return main;
+};
+
+/** A pad rack of so many rows and columns, as a client asks for it. */
+export function rackOf(rows: number, columns: number, more: Partial<NewUnit> = {}): NewUnit {
+  const template = findTemplate('pad-rack');
+  if (template?.model.model !== 'grid') throw new Error('There is no pad rack');
+  const [widthUm = 0, heightUm = 0] = [template.model.columnsUm[0], template.model.rowsUm[0]];
+  const { depthUm, wallUm } = template.model;
+  return {
+    template: 'pad-rack',
+    name: 'Rack',
+    model: evenGrid(rows, columns, { widthUm, heightUm, depthUm }, { wallUm }),
+    rules: { kinds: ['ink'] },
+    ...more,
   };
 }
 

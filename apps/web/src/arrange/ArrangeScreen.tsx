@@ -5,9 +5,11 @@ import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
+import { isLoose } from '../api/contents';
 import { keys, usePreferences, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { Waiting } from '../frame/Waiting';
+import { unitTitle } from '../copy/supply';
 import { many, words } from '../copy/words';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -32,9 +34,10 @@ export function ArrangeScreen() {
   const darkFirst = (lightness ?? preferences.lightness) === 'dark-first';
   const [fromElsewhere, setFromElsewhere] = useState(false);
   // Until racks are chosen by hand, those made for the chosen kinds are meant.
-  const units = (stash?.wall.units ?? []).filter(({ facts }) => isOnWall(facts));
+  const units = (stash?.wall.units ?? []).filter((unit) => isOnWall(unit) && !isLoose(unit));
   const chosen =
-    unitIds ?? units.filter((unit) => unit.holds.some((kind) => kinds.includes(kind))).map(({ id }) => id);
+    unitIds ??
+    units.filter((unit) => unit.rules.kinds.some((kind) => kinds.includes(kind))).map(({ id }) => id);
   const request: ArrangeRequest = {
     kinds: [...kinds],
     unitIds: chosen.filter((id) => units.some((unit) => unit.id === id)),
@@ -80,7 +83,7 @@ export function ArrangeScreen() {
             <Chip
               key={unit.id}
               many
-              label={`${unit.letter} ${unit.name}`}
+              label={unitTitle(unit)}
               on={chosen.includes(unit.id)}
               onPress={() => setUnitIds(flip(chosen, unit.id))}
             />

@@ -2,6 +2,7 @@ import type { ArrangePreview } from '@red-shelf/contract';
 import type { FamilyGroup } from '@red-shelf/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { mainOf } from '../api/contents';
 import type { Stash } from '../api/queries';
 import { sayLeftOver } from '../copy/reasons';
 import { many } from '../copy/words';
@@ -122,9 +123,11 @@ function Sides({ plan, stash }: Omit<PreviewProps, 'children'>) {
       </Txt>
       <Strip side={side} byId={stash.byId} label={title} />
       {units.map((unit) => {
-        const slots = (side.units.find(({ unitId }) => unitId === unit.id)?.slots ?? []).map((id) =>
-          id ? (stash.byId.get(id) ?? null) : null,
-        );
+        const slots = (side.units.find(({ unitId }) => unitId === unit.id)?.slots ?? []).map((id) => {
+          const supply = id ? stash.byId.get(id) : undefined;
+          const lot = supply && mainOf(supply);
+          return supply && lot ? { supply, lot } : null;
+        });
         return (
           <View key={unit.id} style={styles.unit}>
             <UnitHead unit={unit} aside={`${slots.filter(Boolean).length} of ${slots.length}`} />

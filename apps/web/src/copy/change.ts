@@ -1,5 +1,5 @@
-import type { ChangeView } from '@red-shelf/contract';
-import { many } from './words';
+import type { ChangeView, KeptView, LiftedView } from '@red-shelf/contract';
+import { listOf, many } from './words';
 
 /** What happened, for the message that offers to undo it. */
 export function sayChange({ kind, name, count }: ChangeView): string {
@@ -32,7 +32,35 @@ export function sayChange({ kind, name, count }: ChangeView): string {
       return `${name}: kept.`;
     case 'verdict':
       return `${name}: decided.`;
+    case 'lot':
+      return `${name}: its size is kept.`;
     case 'undo':
       return 'Undone.';
   }
 }
+
+const NAMED = 3;
+const named = (names: readonly string[]): string => {
+  const known = [...new Set(names)];
+  const more = known.length - NAMED;
+  return listOf(more > 0 ? [...known.slice(0, NAMED), many(more, 'other')] : known);
+};
+
+const WHY: Readonly<Record<KeptView[number]['why'], string>> = {
+  changed_since: 'was changed since and stays as it is',
+  taken: 'has no place: its old one is taken',
+  refused: 'has no place: its old one does not take it any more',
+  gone: 'is gone and stays so',
+  letter_taken: 'got another letter: its own was given away',
+};
+
+/** What an undo left as it is, in sentences; empty where it took everything back. */
+export function sayKept(kept: KeptView): string {
+  const byWhy = new Map<KeptView[number]['why'], string[]>();
+  for (const { why, name } of kept) byWhy.set(why, [...(byWhy.get(why) ?? []), name || 'something']);
+  return [...byWhy].map(([why, names]) => ` ${named(names)} ${WHY[why]}.`).join('');
+}
+
+/** What had to be lifted out of its place, in a sentence; empty where nothing was. */
+export const sayLifted = (lifted: LiftedView): string =>
+  lifted.length === 0 ? '' : ` Without a place now: ${named(lifted.map(({ name }) => name))}.`;

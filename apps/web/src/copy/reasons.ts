@@ -1,19 +1,53 @@
-import { LIST_FIELD_NAMES, type CellRefusal, type ListField } from '@red-shelf/core';
+import {
+  LIST_FIELD_NAMES,
+  type CellRefusal,
+  type ListField,
+  type Refusal,
+  type Warning,
+} from '@red-shelf/core';
 import type { LeftOverView, RowView } from '@red-shelf/contract';
 
+const mm = (um: number): number => Math.round(um / 100) / 10;
+
 /** Why something found no slot. */
-export function sayLeftOver(reason: LeftOverView): string {
+export function sayLeftOver(reason: LeftOverView | Refusal): string {
   switch (reason.code) {
     case 'too_wide':
-      return `too wide: needs ${reason.needMm} mm, the slot has ${reason.haveMm} mm`;
+      return `too wide: needs ${mm(reason.needUm)} mm, the slot has ${mm(reason.haveUm)} mm`;
     case 'too_high':
-      return `too tall: needs ${reason.needMm} mm, the slot has ${reason.haveMm} mm`;
+      return `too tall: needs ${mm(reason.needUm)} mm, the slot has ${mm(reason.haveUm)} mm`;
     case 'too_deep':
-      return `too deep: needs ${reason.needMm} mm, the slot has ${reason.haveMm} mm`;
+      return `too deep: needs ${mm(reason.needUm)} mm, the slot has ${mm(reason.haveUm)} mm`;
+    case 'limit_reached':
+      return `the rack is limited to ${reason.of} and holds ${reason.have}`;
+    case 'taken':
+      return 'something else lives there';
+    case 'off_wall':
+      return 'the rack is put away';
+    case 'no_such_spot':
+      return 'there is no such slot';
     case 'wrong_kind':
       return 'none of these racks is made for it';
     case 'no_room':
       return 'no slot left; the least used stay out';
+    case 'kept_for_others':
+      return 'these racks are kept for other things';
+    case 'belongs_elsewhere':
+      return 'it has a rack of its own, which is not among these';
+  }
+}
+
+/** What is wrong with a place that a thing may live in all the same. */
+export function sayWarning(warning: Warning): string {
+  switch (warning.code) {
+    case 'too_thick':
+      return `Together they need ${mm(warning.needUm)} mm, and there are ${mm(warning.haveUm)} mm: some should live elsewhere.`;
+    case 'too_full':
+      return `With it ${Math.round((100 * warning.haveUl) / warning.ofUl)}% of what should go in is in: it gets hard to find anything.`;
+    case 'kept_for_others':
+      return 'This place is kept for other things.';
+    case 'belongs_elsewhere':
+      return 'It has a place of its own elsewhere.';
   }
 }
 

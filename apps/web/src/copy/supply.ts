@@ -1,8 +1,18 @@
-import { formOf, sayLeft, slotAddress, type FormDefinition } from '@red-shelf/core';
+import {
+  formFor,
+  formOf,
+  PARTS,
+  printMass,
+  sayLeft,
+  type FormDefinition,
+  type LotAs,
+  type PlaceSpot,
+} from '@red-shelf/core';
 import type { LedgerView, SupplyView, UnitView } from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
 import { parseISO } from 'date-fns/parseISO';
+import { sayPrice } from '../measure/say';
 
 /** One line under the name: "full pad · Maker · Range 418". */
 export const sayWhat = (supply: SupplyView): string => {
@@ -10,17 +20,11 @@ export const sayWhat = (supply: SupplyView): string => {
   return [formOf(supply.kind, supply.form).name, supply.maker, ranged].filter(Boolean).join(' · ');
 };
 
-export const sayStock = (supply: SupplyView): string =>
-  sayLeft(supply.stock, formOf(supply.kind, supply.form));
-
-/** The address of a supply's slot, or null when it has none. */
-export function addressOf(supply: SupplyView, units: readonly UnitView[]): string | null {
-  const unit = units.find(({ id }) => id === supply.place?.unitId);
-  return unit && supply.place ? slotAddress(unit, supply.place.slot) : null;
-}
+export const sayStock = (supply: SupplyView): string => sayLeft(supply.stock, formFor(supply));
 
 /** What a rack is called: "B Pad rack". */
-export const unitTitle = ({ letter, name }: Pick<UnitView, 'letter' | 'name'>): string => `${letter} ${name}`;
+export const unitTitle = ({ label, name }: Pick<UnitView, 'label' | 'name'>): string =>
+  `${label} ${name}`.trim();
 
 /** "last used 3 days ago", or that it never was. */
 export const sayLastUsed = ({ stock }: SupplyView): string =>
@@ -36,45 +40,71 @@ function amount(n: number, form: FormDefinition, act: LedgerView['act']): string
   return String(n);
 }
 
-const PART_NAMES = { packs: 'packs', bases: 'cut bases', scraps: 'scraps' } as const;
-const ONE_PART = { packs: 'pack', bases: 'cut base', scraps: 'scrap' } as const;
+const PART_NAMES = { pack: 'packs', base: 'cut bases', scrap: 'scraps' } as const;
+const ONE_PART = { pack: 'pack', base: 'cut base', scrap: 'scrap' } as const;
 
 /** "2 packs · 14 cut bases · 3 scraps", or null where there are none. */
 export const sayParts = ({ stock }: SupplyView): string | null =>
-  Object.entries(stock.parts)
-    .map(([part, n]) => `${n} ${(n === 1 ? ONE_PART : PART_NAMES)[part as keyof typeof PART_NAMES]}`)
-    .join(' · ') || null;
+  PARTS.flatMap((part) => {
+    const n = stock.parts[part] ?? 0;
+    return n > 0 ? [`${n} ${(n === 1 ? ONE_PART : PART_NAMES)[part]}`] : [];
+  }).join(' · ') || null;
 
 const day = (at: string): string => format(parseISO(at), 'd MMM yyyy');
+/** An act that was told more than this later than it was done says so. */
+const LATE_MS = 3_600_000;
 
-/** One line of a supply's history. */
-export function sayEntry(entry: LedgerView, form: FormDefinition): string {
-  const of = entry.part ? ` ${PART_NAMES[entry.part]}` : '';
-  const said =
-    entry.amount === null
-      ? ''
-      : entry.part
-        ? ` ${entry.amount}${of}`
-        : ` ${amount(entry.amount, form, entry.act)}`;
-  if (entry.part && entry.act === 'count') return `${day(entry.at)} · counted ${entry.left ?? 0}${of}`;
+/** One line of a supply's history. `nameOf` says what a place is called. */
+export function sayEntry(
+  entry: LedgerView,
+  form: FormDefinition,
+  nameOf: (spot: PlaceSpot) => string,
+): string {
+  const late = Date.parse(entry.recordedAt) - Date.parse(entry.at) > LATE_MS;
+  const when = `${day(entry.at)}${late ? `, told on ${day(entry.recordedAt)}` : ''}`;
+  const moved = entry.shifts.map(({ from, to }) =>
+    to ? `put in ${nameOf(to)}` : `lifted out of ${from ? nameOf(from) : 'its place'}`,
+  );
+  const said = [sayAct(entry, form), ...moved].filter(Boolean).join(', ');
+  return `${when} · ${said || 'put together'}`;
+}
+
+const some = (n: number, of: LotAs, form: FormDefinition, act: LedgerView['act']): string =>
+  of === 'whole' ? amount(n, form, act) : `${n} ${(n === 1 ? ONE_PART : PART_NAMES)[of]}`;
+
+function sayAct(entry: LedgerView, form: FormDefinition): string {
   switch (entry.act) {
     case 'count': {
-      const stock = { items: entry.items ?? 0, left: entry.left ?? 0 };
-      return `${day(entry.at)} · counted ${sayLeft(stock, form)}`;
+      if (entry.of !== 'whole') return `counted ${entry.left} ${PART_NAMES[entry.of]}`;
+      const missing = entry.unlogged
+        ? `, ${amount(entry.unlogged, form, 'count')} used that nobody noted`
+        : '';
+      return `counted ${sayLeft(entry, form)}${missing}`;
     }
     case 'use':
-      return `${day(entry.at)} · used${said}`;
-    case 'buy':
-      return `${day(entry.at)} · bought${said}`;
+      return `used ${some(entry.amount, entry.of, form, entry.act)}`;
+    case 'buy': {
+      const price = entry.price ? ` for ${sayPrice(entry.price)}` : '';
+      return `bought ${some(entry.amount, entry.of, form, entry.act)}${price}`;
+    }
     case 'refill':
-      return `${day(entry.at)} · refilled`;
+      return sayRefill(entry);
     case 'discard':
-      return `${day(entry.at)} · discarded${said}`;
+      return `discarded ${some(entry.amount, entry.of, form, entry.act)}`;
     case 'open':
-      return `${day(entry.at)} · opened ${entry.amount} ${entry.amount === 1 ? 'pack' : 'packs'}: ${entry.left} sheets`;
+      return `opened ${entry.packs} ${entry.packs === 1 ? 'pack' : 'packs'}: ${entry.sheets} sheets`;
     case 'cut':
-      return `${day(entry.at)} · cut ${entry.amount} into ${entry.items} bases and ${entry.left} scraps`;
+      return `cut ${entry.sheets} into ${entry.bases} bases and ${entry.scraps} scraps`;
+    case 'move':
+      return '';
     case 'undo':
-      return `${day(entry.at)} · took an earlier entry back`;
+      return 'took an earlier entry back';
   }
+}
+
+function sayRefill({ from, weights }: Extract<LedgerView, { act: 'refill' }>): string {
+  const weighed = weights
+    ? `, from ${printMass(weights.beforeMg, 'g')} to ${printMass(weights.afterMg, 'g')}`
+    : '';
+  return `refilled${from ? ' from its bottle' : ''}${weighed}`;
 }

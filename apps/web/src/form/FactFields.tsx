@@ -27,6 +27,13 @@ export function FactFields({ control }: { readonly control: Control<SupplyForm> 
       <TagField control={control} />
       <View style={styles.row}>
         <Field control={control} name="said.spares" label="Spares I mean to keep" />
+        <Field control={control} name="said.lowAt" label="Low at" hint="as usual when empty" />
+        <Field
+          control={control}
+          name="said.usesPerFill"
+          label="Uses from full to dry"
+          hint="as usual when empty"
+        />
         <Field control={control} name="said.price" label="Price" hint="4.50" />
         <Field control={control} name="said.source" label="From" />
       </View>

@@ -6,6 +6,7 @@ import {
   type Family,
   type Finish,
   type Kind,
+  formOf,
 } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import type { Preferences } from '@red-shelf/contract';
@@ -65,7 +66,10 @@ export function formOfSupply(supply: SupplyView, { units }: Preferences): Supply
   });
   return {
     ...{ kind, form, name, maker, range, code, hex, finish, familyOverride, familyReason, note },
-    said: { ...saidFacts(facts, units), ...Object.fromEntries(attributes) },
+    said: {
+      ...saidFacts(facts, units, formOf(supply.kind, supply.form).counting),
+      ...Object.fromEntries(attributes),
+    },
   };
 }
 

@@ -1,5 +1,6 @@
 import {
   attributesOf,
+  formOf,
   GRADES,
   STATUSES,
   parseSize,
@@ -8,6 +9,7 @@ import {
   type Attributes,
   type AttributeValue,
   type Facts,
+  type FormDefinition,
   type Kind,
 } from '@red-shelf/core';
 import type { Preferences } from '@red-shelf/contract';
@@ -65,7 +67,7 @@ const oneOf =
 const yes = (text: string): Read<boolean> => ({ ok: true, value: text === 'yes' });
 
 /** How each fact is read from what was typed. */
-const readers = ({ units, currency }: Preferences) =>
+const readers = ({ units, currency }: Preferences, length: boolean) =>
   ({
     status: oneOf(STATUSES),
     decideOn: plainDay,
@@ -73,6 +75,8 @@ const readers = ({ units, currency }: Preferences) =>
     collection: yes,
     lidColour: yes,
     spares: wholeNumber,
+    lowAt: (text: string) => (length ? readMeasure(text, 'length', units) : wholeNumber(text)),
+    usesPerFill: wholeNumber,
     price: (text: string) => readPrice(text, currency),
     source: asText,
     acquiredOn: plainDay,
@@ -100,7 +104,7 @@ export function readFacts(
     else refusals.push({ path: `said.a_${attribute.id}`, message: read.message });
   }
   const facts: Record<string, unknown> = { attributes: attributes satisfies Attributes };
-  for (const [name, read] of Object.entries(readers(preferences))) {
+  for (const [name, read] of Object.entries(readers(preferences, formOf(kind, form).counting === 'length'))) {
     const text = said[name] ?? '';
     if (text.trim() === '') continue;
     const reading: Read<unknown> = read(text);
@@ -111,7 +115,11 @@ export function readFacts(
 }
 
 /** Facts as they would be typed. */
-export function saidFacts(facts: Facts, units: Units): Record<string, string> {
+export function saidFacts(
+  facts: Facts,
+  units: Units,
+  counting: FormDefinition['counting'],
+): Record<string, string> {
   const { size } = facts;
   const said: Record<string, string | undefined> = {
     status: facts.status,
@@ -120,6 +128,13 @@ export function saidFacts(facts: Facts, units: Units): Record<string, string> {
     collection: facts.collection ? 'yes' : '',
     lidColour: facts.lidColour ? 'yes' : '',
     spares: facts.spares?.toString(),
+    lowAt:
+      facts.lowAt === undefined
+        ? undefined
+        : counting === 'length'
+          ? sayLength(facts.lowAt, units)
+          : String(facts.lowAt),
+    usesPerFill: facts.usesPerFill?.toString(),
     price: facts.price && sayPrice(facts.price),
     source: facts.source,
     acquiredOn: facts.acquiredOn,

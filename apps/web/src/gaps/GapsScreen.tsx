@@ -12,7 +12,7 @@ import { many, thousands } from '../copy/words';
 import { ReasonRow } from '../stash/ReasonRow';
 import { colour, LIP, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
-import { useWhere } from '../order/useWhere';
+import { useWhere } from '../api/where';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';

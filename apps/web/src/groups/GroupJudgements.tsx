@@ -29,7 +29,7 @@ export function Home({
   readonly stash: Stash;
   readonly onChange: (next: GroupBody) => void;
 }) {
-  const units = stash.wall.units.filter(({ facts }) => isOnWall(facts));
+  const units = stash.wall.units.filter(isOnWall);
   const home = units.find(({ id }) => id === body.home);
   return (
     <>

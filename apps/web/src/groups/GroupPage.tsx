@@ -15,7 +15,7 @@ import { Txt } from '../ui/Txt';
 import { sayAge, WHAT, type Group } from './group';
 import { Home, Mixed } from './GroupJudgements';
 import { MemberPicker } from './MemberPicker';
-import { useWhere, type Where } from '../order/useWhere';
+import { useWhere, type Where } from '../api/where';
 import { ReasonRow } from '../stash/ReasonRow';
 import { sayStock, sayWhat } from '../copy/supply';
 

@@ -7,7 +7,7 @@ import { sayStock } from '../copy/supply';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
-import { useWhere } from '../order/useWhere';
+import { useWhere } from '../api/where';
 
 const MOST = 3;
 const SHORTEST = 3;

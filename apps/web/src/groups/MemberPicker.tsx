@@ -5,8 +5,8 @@ import { SupplyRow } from '../stash/SupplyRow';
 import { colour, space } from '../theme/tokens';
 import { SearchField } from '../ui/SearchField';
 import { Txt } from '../ui/Txt';
-import { useFound } from '../wall/useWall';
-import { useWhere } from '../order/useWhere';
+import { useFound } from '../wall/useFound';
+import { useWhere } from '../api/where';
 
 interface MemberPickerProps {
   readonly stash: Stash;

@@ -8,7 +8,9 @@ import { call, routes } from '../api/client';
 import { recordsOf, useRecords, type Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { useDraft } from '../form/useDraft';
-import { addressOf, sayLastUsed, unitTitle } from '../copy/supply';
+import { livesIn, unitIdsOf } from '../api/contents';
+import { useWhere } from '../api/where';
+import { sayLastUsed, unitTitle } from '../copy/supply';
 import { many } from '../copy/words';
 import { ReasonRow } from '../stash/ReasonRow';
 import { UseButton } from '../stash/UseButton';
@@ -32,8 +34,8 @@ export function Challenge({ stash }: { readonly stash: Stash }) {
 function Begin({ stash }: { readonly stash: Stash }) {
   const [chosen, setChosen, clear] = useDraft('challenge', '');
   const add = useChange((body: ChallengeBody) => call(routes.addRecord, { body: { body } }));
-  const filled = new Set(stash.supplies.flatMap(({ place }) => place?.unitId ?? []));
-  const units = stash.wall.units.filter(({ id, facts }) => isOnWall(facts) && filled.has(id));
+  const filled = new Set(stash.supplies.flatMap(unitIdsOf));
+  const units = stash.wall.units.filter((each) => isOnWall(each) && filled.has(each.id));
   const unit = units.find((each) => unitTitle(each) === chosen);
   if (units.length === 0) return null;
   const begin = (): void => {
@@ -71,10 +73,11 @@ function Running({
   readonly stash: Stash;
 }) {
   const { body } = challenge;
+  const where = useWhere(stash);
   const end = useChange(() =>
     call(routes.removeRecord, { id: challenge.id, body: { version: challenge.version } }),
   );
-  const inside = stash.supplies.filter(({ place }) => place?.unitId === body.unitId);
+  const inside = stash.supplies.filter((supply) => livesIn(supply, body.unitId));
   const waiting = inside.filter(({ stock }) => (stock.lastUsedAt ?? '') < body.from);
   return (
     <View style={styles.box} role="region" aria-label="Use only this box">
@@ -90,7 +93,7 @@ function Running({
           <ReasonRow
             key={supply.id}
             supply={supply}
-            reason={`${sayLastUsed(supply)} · ${addressOf(supply, stash.wall.units) ?? ''}`}
+            reason={`${sayLastUsed(supply)} · ${where(supply) ?? ''}`}
           >
             <UseButton supply={supply} />
           </ReasonRow>

@@ -4,7 +4,7 @@ import { madeFor } from '../groups/MadeAlready';
 import { sayDrawer } from '../order/Drawers';
 import { sayNeed } from '../storage/Needs';
 import { supply, unit } from '../test/harness';
-import { makeWhere } from '../order/useWhere';
+import { makeWhere } from '../api/where';
 import { lookAt, overCaps } from './lookAt';
 
 jest.mock('expo-router', () => ({ router: {} }));
@@ -75,7 +75,10 @@ test('everything worth a look has its reason in words', () => {
 });
 
 test('limits of kinds and of racks are told apart, and one more counts when one is about to come', () => {
-  const stash = stashOf([supply({ id: 'a' }), supply({ id: 'b' })], [unit({ facts: { cap: 2 } })]);
+  const stash = stashOf(
+    [supply({ id: 'a' }), supply({ id: 'b' })],
+    [unit({ rules: { kinds: ['ink'], cap: 2 } })],
+  );
   const caps = { ...DEFAULT_PREFERENCES, caps: { ink: 1 } };
   expect(overCaps(stash, caps, NOW).map(({ what, verdict }) => `${what} ${verdict.mustLeave}`)).toEqual([
     'Inks 1',

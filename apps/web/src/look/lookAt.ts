@@ -1,7 +1,6 @@
 import {
   capVerdict,
   dueOnes,
-  envelopeOf,
   forgottenTen,
   formOf,
   isOnWall,
@@ -13,15 +12,17 @@ import {
   seasonOf,
   seasonState,
   type CapVerdict,
+  type Lodger,
 } from '@red-shelf/core';
 import type { Preferences, SupplyView } from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
+import { hasPlace, livesIn, mainOf, unitIdsOf } from '../api/contents';
 import type { Stash } from '../api/queries';
 import { sayLastUsed, sayWhat, unitTitle } from '../copy/supply';
 import { sayLeftOver } from '../copy/reasons';
 import { many } from '../copy/words';
-import type { Where } from '../order/useWhere';
+import type { Where } from '../api/where';
 
 /** One thing worth a look, and why. */
 export interface Look {
@@ -65,9 +66,10 @@ export function overCaps(
     return [{ what: KIND_DEFINITIONS[kind].plural, of: { kind }, verdict }];
   });
   const units = wall.units.flatMap((unit) => {
-    if (unit.facts.cap === undefined) return [];
-    const pile = supplies.filter(({ place }) => place?.unitId === unit.id);
-    const verdict = capVerdict(pile, unit.facts.cap, coming.unitId === unit.id ? 1 : 0, now);
+    const { cap } = unit.rules;
+    if (cap === undefined) return [];
+    const pile = supplies.filter((supply) => livesIn(supply, unit.id));
+    const verdict = capVerdict(pile, cap, coming.unitId === unit.id ? 1 : 0, now);
     return [{ what: unitTitle(unit), of: { unitId: unit.id }, verdict }];
   });
   return [...kinds, ...units].filter(({ verdict }) => verdict.mustLeave > 0);
@@ -84,11 +86,14 @@ function partnerLooks(supplies: readonly SupplyView[]): Look[] {
   return [...lines.values()].map(({ supply, lacks }) => ({ supply, reason: `lacks ${lacks.join(', ')}` }));
 }
 
+const NO_LOT = { id: '', as: 'whole', items: 1, left: 1, spot: null } as const;
+const lodgerOf = (supply: SupplyView): Lodger => ({ supply, lot: mainOf(supply) ?? NO_LOT });
+
 /** Reads the whole stash for what is worth a look. `now` is ms since 1970. */
 export function lookAt(stash: Stash, preferences: Preferences, now: number, whereIs: Where): Looks {
   const { supplies, wall } = stash;
   const here = supplies.filter(({ facts }) => facts.status !== 'gone');
-  const onWall = wall.units.filter(({ facts }) => isOnWall(facts));
+  const onWall = wall.units.filter(isOnWall);
   const deep = new Set(wall.units.filter(({ facts }) => facts.reach === 'far').map(({ id }) => id));
   const due = dueOnes(here, format(now, 'yyyy-MM-dd'));
   const where = (supply: SupplyView): string => whereIs(supply) ?? 'no place';
@@ -107,7 +112,7 @@ export function lookAt(stash: Stash, preferences: Preferences, now: number, wher
     forgotten: forgottenTen(
       here.map((supply) => ({
         ...supply,
-        outOfSight: supply.place === null || deep.has(supply.place.unitId),
+        outOfSight: !hasPlace(supply) || unitIdsOf(supply).some((id) => deep.has(id)),
       })),
       now,
     ).flatMap(({ id }) => {
@@ -125,7 +130,7 @@ export function lookAt(stash: Stash, preferences: Preferences, now: number, wher
       if (!season || seasonState(season, now, preferences.hemisphere) !== 'soon') return [];
       return [{ supply, reason: `for ${season}, which begins within a month · ${where(supply)}` }];
     }),
-    misfits: misfits(here, envelopeOf, onWall).map(({ item, refusal }) => ({
+    misfits: misfits(here, lodgerOf, onWall).map(({ item, refusal }) => ({
       supply: item,
       reason: `${formOf(item.kind, item.form).name}: fits no rack; ${sayLeftOver(refusal)}`,
     })),

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { usePreferences, useStash } from '../api/queries';
 import { lookAt, type Looks } from './lookAt';
-import { useWhere } from '../order/useWhere';
+import { useWhere } from '../api/where';
 
 /** What is worth a look, as of when the screen was opened. */
 export function useLooks(): Looks | undefined {

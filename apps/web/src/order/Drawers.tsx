@@ -25,7 +25,7 @@ import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { DrawerLine } from './DrawerLine';
 import { KeptDrawers } from './KeptDrawers';
-import type { SortableSupply } from './useWhere';
+import type { SortableSupply } from '../api/drawerPlans';
 
 interface DrawersProps {
   /** In the order they would stand. */

@@ -5,6 +5,7 @@ import { parseISO } from 'date-fns/parseISO';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
+import { livesIn, unitIdsOf } from '../api/contents';
 import { usePreferences, type Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { unitTitle } from '../copy/supply';
@@ -15,7 +16,7 @@ import { Choice } from '../ui/Choice';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { DrawerLine } from './DrawerLine';
-import { planDrawerOf, type SortableSupply } from './useWhere';
+import { planDrawerOf, type SortableSupply } from '../api/drawerPlans';
 
 const NO_RACK = 'a drawer of its own';
 
@@ -62,7 +63,7 @@ export function KeptDrawers({ plan, supplies, stash }: KeptDrawersProps) {
       ...body,
       drawers: body.drawers.map((drawer, i) => (i === at ? { ...drawer, ...more(drawer) } : drawer)),
     });
-  const racks = units.filter(({ holds, facts }) => holds.includes(body.kind) && isOnWall(facts));
+  const racks = units.filter((unit) => unit.rules.kinds.includes(body.kind) && isOnWall(unit));
   return (
     <>
       <Txt look="strong" level={2}>
@@ -90,7 +91,9 @@ export function KeptDrawers({ plan, supplies, stash }: KeptDrawersProps) {
       <View role="list" style={styles.box}>
         {body.drawers.map(({ unitId }, i) => {
           const rack = units.find(({ id }) => id === unitId);
-          const away = (inside[i] ?? []).filter(({ place }) => place && place.unitId !== unitId);
+          const away = (inside[i] ?? []).filter(
+            (supply) => unitIdsOf(supply).length > 0 && !livesIn(supply, unitId),
+          );
           return (
             <DrawerLine key={i} number={i + 1} items={inside[i] ?? []} fullest={fullest}>
               <Txt>
@@ -152,7 +155,7 @@ function sayHolds({ drawers }: DrawersBody, at: number): string {
 
 /** "D Ribbon pegs and E Sticker album". */
 function racksOf(things: readonly SupplyView[], units: readonly UnitView[]): string {
-  const ids = new Set(things.map(({ place }) => place?.unitId));
+  const ids = new Set(things.flatMap(unitIdsOf));
   return listOf(units.filter(({ id }) => ids.has(id)).map(unitTitle));
 }
 

@@ -22,7 +22,7 @@ import { Txt } from '../ui/Txt';
 import { Drawers } from './Drawers';
 import { Purposes } from './Purposes';
 import { Strip } from './Strip';
-import { toSortable } from './useWhere';
+import { toSortable } from '../api/drawerPlans';
 
 interface RecipeEditorProps {
   readonly stash: Stash;

@@ -3,7 +3,7 @@ import type { SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { sayStock, sayWhat } from '../copy/supply';
-import type { Where } from '../order/useWhere';
+import type { Where } from '../api/where';
 import { colour, space } from '../theme/tokens';
 import { Swatch } from '../ui/Swatch';
 import { Txt } from '../ui/Txt';

@@ -19,7 +19,7 @@ import { useStash } from '../api/queries';
 import { ColourWays } from '../colourways/ColourWays';
 import { calledSo, useColourNames } from '../colourways/useColourNames';
 import { Waiting } from '../frame/Waiting';
-import { useWhere } from '../order/useWhere';
+import { useWhere } from '../api/where';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';

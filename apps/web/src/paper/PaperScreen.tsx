@@ -10,7 +10,7 @@ import { space } from '../theme/tokens';
 import { Choice } from '../ui/Choice';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
-import { useWhere } from '../order/useWhere';
+import { useWhere } from '../api/where';
 
 const WHITES = ['any colour', 'white and cream'] as const;
 /** Light and hardly coloured: what passes for white or cream. */

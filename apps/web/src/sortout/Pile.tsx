@@ -19,7 +19,7 @@ import { useKeys } from '../ui/useKeys';
 import { Salvage } from './Salvage';
 import type { Session } from './session';
 import { inZone, Zones } from './Zones';
-import { useWhere } from '../order/useWhere';
+import { useWhere } from '../api/where';
 
 const WHY: Readonly<Record<Doubt, string>> = {
   'never opened': 'never opened',

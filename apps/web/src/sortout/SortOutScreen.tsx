@@ -3,6 +3,7 @@ import { format } from 'date-fns/format';
 import { router, useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
+import { livesIn } from '../api/contents';
 import { recordsOf, useRecords, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { Waiting } from '../frame/Waiting';
@@ -45,8 +46,10 @@ export function SortOutScreen() {
       <Pile
         key={current.id}
         session={current}
-        supplies={stash.supplies.filter(({ kind, place }) =>
-          current.body.unitId === null ? kind === current.body.kind : place?.unitId === current.body.unitId,
+        supplies={stash.supplies.filter((supply) =>
+          current.body.unitId === null
+            ? supply.kind === current.body.kind
+            : livesIn(supply, current.body.unitId),
         )}
       />
     );

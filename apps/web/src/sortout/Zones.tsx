@@ -3,6 +3,7 @@ import type { SupplyView, UnitView } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { unitIdsOf } from '../api/contents';
 import type { Stash } from '../api/queries';
 import { unitTitle } from '../copy/supply';
 import { colour, LIP, space } from '../theme/tokens';
@@ -13,15 +14,14 @@ import type { Session } from './session';
 const NOWHERE = 'none';
 
 /** Whether a thing stands in the zone that is gone through; every thing does when none is chosen. */
-export const inZone = (
-  { place }: SupplyView,
-  zone: string | undefined,
-  units: readonly UnitView[],
-): boolean => {
+export const inZone = (supply: SupplyView, zone: string | undefined, units: readonly UnitView[]): boolean => {
   if (!zone) return true;
-  const unit = units.find(({ id }) => id === place?.unitId);
-  return (unit?.id ?? NOWHERE) === zone;
+  const ids = unitIdsOf(supply).filter((id) => units.some((unit) => unit.id === id));
+  return zone === NOWHERE ? ids.length === 0 : ids.includes(zone);
 };
+
+/** The rack a thing is counted under: the first one it has something in. */
+const zoneOf = (supply: SupplyView): string | null => unitIdsOf(supply)[0] ?? null;
 
 interface ZonesProps {
   readonly session: Session;
@@ -37,10 +37,11 @@ export function Zones({ session, waiting, stash }: ZonesProps) {
   const zones = useMemo(
     () =>
       zoneProgress(
-        waiting.map(({ place }) => place?.unitId ?? null),
-        session.body.done.map(({ supplyId, unitId }) =>
-          unitId === undefined ? (byId.get(supplyId)?.place?.unitId ?? null) : unitId,
-        ),
+        waiting.map(zoneOf),
+        session.body.done.map(({ supplyId, unitId }) => {
+          const supply = byId.get(supplyId);
+          return unitId === undefined ? (supply ? zoneOf(supply) : null) : unitId;
+        }),
         wall.units.map(({ id }) => id),
       ),
     [waiting, session, byId, wall],

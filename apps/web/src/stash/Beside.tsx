@@ -1,5 +1,5 @@
-import { colourDifference, breakUpAdvice, fold, formOf, type LedgerEntry } from '@red-shelf/core';
-import type { SupplyView } from '@red-shelf/contract';
+import { colourDifference, breakUpAdvice, fold, formOf } from '@red-shelf/core';
+import type { LedgerView, SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { useStash } from '../api/queries';
@@ -8,7 +8,7 @@ import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
-import { useWhere } from '../order/useWhere';
+import { useWhere } from '../api/where';
 import { useMemo } from 'react';
 
 const MOST = 8;
@@ -53,7 +53,7 @@ export function BreakUp({
   ledger,
 }: {
   readonly supply: SupplyView;
-  readonly ledger: readonly LedgerEntry[];
+  readonly ledger: readonly LedgerView[];
 }) {
   if (supply.form !== 'pad-6' && supply.form !== 'book') return null;
   const { advice, singles, recent } = breakUpAdvice(ledger);

@@ -4,7 +4,7 @@ import { useStash } from '../api/queries';
 import { sayStock } from '../copy/supply';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
-import { useWhere } from '../order/useWhere';
+import { useWhere } from '../api/where';
 
 interface DoubleHintProps {
   readonly name: string;

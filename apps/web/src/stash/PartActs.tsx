@@ -1,4 +1,4 @@
-import { formOf } from '@red-shelf/core';
+import { formOf, PARTS } from '@red-shelf/core';
 import type { StockRequestBody, SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -23,7 +23,7 @@ export function PartActs({ supply }: { readonly supply: SupplyView }) {
   const act = useChange((body: StockRequestBody) => call(routes.actOnSupply, { id: supply.id, body }));
   const { parts } = formOf(supply.kind, supply.form);
   if (!parts) return null;
-  const { packs = 0, bases = 0, scraps = 0 } = supply.stock.parts;
+  const { pack = 0, base = 0, scrap = 0 } = supply.stock.parts;
   const close = (): void => {
     clear();
     setAsking(null);
@@ -34,13 +34,13 @@ export function PartActs({ supply }: { readonly supply: SupplyView }) {
     <View style={styles.box}>
       <Txt look="quiet">Beside the full sheets: {sayParts(supply) ?? 'no packs, bases or scraps'}</Txt>
       <View style={styles.row}>
-        {packs > 0 && <Button label="Open a pack" onPress={() => flip('open')} />}
+        {pack > 0 && <Button label="Open a pack" onPress={() => flip('open')} />}
         {supply.stock.left > 0 && <Button label="Cut" onPress={() => flip('cut')} />}
-        {bases > 0 && (
-          <Button label="Use a base" onPress={() => write({ act: 'use', amount: 1, part: 'bases' })} />
+        {base > 0 && (
+          <Button label="Use a base" onPress={() => write({ act: 'use', amount: 1, of: 'base' })} />
         )}
-        {scraps > 0 && (
-          <Button label="Use a scrap" onPress={() => write({ act: 'use', amount: 1, part: 'scraps' })} />
+        {scrap > 0 && (
+          <Button label="Use a scrap" onPress={() => write({ act: 'use', amount: 1, of: 'scrap' })} />
         )}
         <Button label="Count these" onPress={() => flip('count')} />
       </View>
@@ -72,9 +72,9 @@ function startSaid(asking: Said['asking'], { facts, stock }: SupplyView): Said {
       sheets: asking === 'open' ? String(typeof perPack === 'number' ? perPack : USUAL_PACK) : '1',
       madeBases: '2',
       madeScraps: '0',
-      packs: String(stock.parts.packs ?? 0),
-      bases: String(stock.parts.bases ?? 0),
-      scraps: String(stock.parts.scraps ?? 0),
+      pack: String(stock.parts.pack ?? 0),
+      base: String(stock.parts.base ?? 0),
+      scrap: String(stock.parts.scrap ?? 0),
     },
   };
 }
@@ -117,7 +117,7 @@ function Ask({ said, supply, busy, onType, onWrite }: AskProps) {
   if (asking === 'count')
     return (
       <View style={styles.box}>
-        {(['packs', 'bases', 'scraps'] as const).map((part) => (
+        {PARTS.map((part) => (
           <View key={part} style={styles.row}>
             {field(part, PART_LABEL[part])}
             <Button
@@ -126,7 +126,7 @@ function Ask({ said, supply, busy, onType, onWrite }: AskProps) {
               busy={busy}
               onPress={() => {
                 const read = numbers(part);
-                if (read) onWrite({ act: 'count', items: 0, left: read[0] ?? 0, part });
+                if (read) onWrite({ act: 'count', items: 0, left: read[0] ?? 0, of: part });
               }}
             />
           </View>

@@ -4,9 +4,9 @@ import { space } from '../theme/tokens';
 import { Input } from '../ui/Input';
 
 export const PART_LABEL: Readonly<Record<Part, string>> = {
-  packs: 'Unopened packs',
-  bases: 'Cut bases',
-  scraps: 'Scraps',
+  pack: 'Unopened packs',
+  base: 'Cut bases',
+  scrap: 'Scraps',
 };
 
 interface PartFieldsProps {

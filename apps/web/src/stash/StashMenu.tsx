@@ -28,7 +28,8 @@ const PLACES: readonly { label: string; href: Href }[] = [
 /** The other work on a stash, and where everything of a kind is scattered. */
 export function StashMenu({ stash, kind, onChooseMany }: StashMenuProps) {
   const spreads = kindSpreads(stash.supplies).filter((spread) => kind === null || spread.kind === kind);
-  const letter = (unitId: string): string => stash.wall.units.find(({ id }) => id === unitId)?.letter ?? '?';
+  const letter = (unitId: string): string =>
+    stash.wall.units.find(({ id }) => id === unitId)?.label ?? 'bench';
   return (
     <View style={styles.box}>
       <View style={styles.row}>

@@ -1,4 +1,4 @@
-import { formOf, freeOf, levelOf, printLength, type FormDefinition, type Level } from '@red-shelf/core';
+import { formFor, freeOf, levelOf, printLength, type FormDefinition, type Level } from '@red-shelf/core';
 import type { StockRequestBody, SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -57,7 +57,7 @@ interface StockActsProps {
 
 /** Use, refill, count, buy, discard: each writes one line into the ledger. */
 export function StockActs({ supply, startWith }: StockActsProps) {
-  const form = formOf(supply.kind, supply.form);
+  const form = formFor(supply);
   const [draft, setDraft, clear] = useDraft<Amount | null>(`stock.${supply.id}`, null);
   const [asking, setAsking] = useState<ActName | null>(startWith ?? draft?.act ?? null);
   const act = useChange((body: StockRequestBody) => call(routes.actOnSupply, { id: supply.id, body }));

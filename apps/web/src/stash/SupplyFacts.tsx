@@ -3,14 +3,16 @@ import type { SupplyView } from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { StyleSheet, View } from 'react-native';
+import { hasPlace } from '../api/contents';
 import { usePreferences } from '../api/queries';
 import { useHeld } from '../api/useHeld';
 import { sayLastUsed, sayParts, sayStock, sayWhat } from '../copy/supply';
 import { sayAttribute, sayLength, sayPrice, type Units } from '../measure/say';
-import { colour, LIP, space } from '../theme/tokens';
-import { Flag, Note } from '../ui/Note';
+import { colour, space } from '../theme/tokens';
+import { Flag } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { FamilyAsk } from './FamilyAsk';
+import { Lots } from './Lots';
 import { PlaceOffers } from './PlaceOffers';
 import { useSupplyChange } from './useSupplyChange';
 
@@ -40,15 +42,8 @@ export function SupplyFacts({
       <Txt look="quiet">
         {sayWhat(supply)} · no. {supply.number}
       </Txt>
-      {address ? (
-        <View style={styles.address}>
-          <Txt look="address">{address}</Txt>
-          <View style={styles.lip} />
-        </View>
-      ) : (
-        <Note sort="attention">It has no place yet.</Note>
-      )}
-      {!supply.place && <PlaceOffers supply={supply} />}
+      <Lots supply={supply} address={address} />
+      {!hasPlace(supply) && <PlaceOffers supply={supply} />}
       <Standing supply={supply} />
       <Txt>
         <Txt look="number">{sayStock(supply)}</Txt> · {sayLastUsed(supply)}
@@ -160,8 +155,6 @@ function Details({ supply, units }: { readonly supply: SupplyView; readonly unit
 
 const styles = StyleSheet.create({
   facts: { gap: 6 },
-  address: { alignSelf: 'flex-start' },
-  lip: { height: LIP, backgroundColor: colour.lip },
   flags: { flexDirection: 'row', flexWrap: 'wrap', gap: space.xs },
   line: { flexDirection: 'row', gap: space.s },
   name: { width: 110 },

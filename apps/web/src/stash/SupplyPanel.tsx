@@ -4,10 +4,11 @@ import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { useSupply } from '../api/queries';
+import { useSpotName } from '../api/spotName';
 import { Waiting } from '../frame/Waiting';
 import { sayEntry } from '../copy/supply';
 import { cautionOf, words } from '../copy/words';
-import type { Where } from '../order/useWhere';
+import type { Where } from '../api/where';
 import { colour, radius, space, TOUCH } from '../theme/tokens';
 import { Caution } from '../ui/Caution';
 import { Icon } from '../ui/Icon';
@@ -31,6 +32,7 @@ interface SupplyPanelProps {
 export function SupplyPanel({ id, where, onClose }: SupplyPanelProps) {
   const { data, error } = useSupply(id);
   const [editing, setEditing] = useState(false);
+  const spotName = useSpotName();
   if (!data)
     return (
       <View style={styles.panel}>
@@ -68,7 +70,7 @@ export function SupplyPanel({ id, where, onClose }: SupplyPanelProps) {
             </Txt>
             {[...ledger].reverse().map((entry) => (
               <Txt key={entry.id} look="quiet">
-                {sayEntry(entry, form)}
+                {sayEntry(entry, form, spotName)}
               </Txt>
             ))}
           </View>

@@ -1,6 +1,6 @@
 import {
   fillFromMass,
-  formOf,
+  formFor,
   RIBBON_THICKNESS_UM,
   ribbonFromMass,
   ribbonFromTurns,
@@ -155,7 +155,7 @@ function ribbonWays(supply: SupplyView, units: Units): CountingWay[] {
 const grams = (mg: number | undefined): string => (mg ? `${mg / 1000} g` : '');
 
 function fillWays(supply: SupplyView): CountingWay[] {
-  const perFill = formOf(supply.kind, supply.form).usesPerFill ?? 1;
+  const perFill = formFor(supply).usesPerFill ?? 1;
   const ink =
     supply.form === 'alcohol-dual' || supply.facts.attributes?.chemistry === 'alcohol' ? 'alcohol' : 'water';
   return [

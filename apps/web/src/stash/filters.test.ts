@@ -1,7 +1,7 @@
 import { supply } from '../test/harness';
 import { filterCount, filtersOf, paramsOf, passes as passesIn, type Filters } from './filters';
 
-const where = ({ place }: ReturnType<typeof supply>) => (place ? 'B2·02' : null);
+const where = ({ holdings: [main] }: ReturnType<typeof supply>) => (main?.spot ? 'B2·02' : null);
 const passes = (thing: ReturnType<typeof supply>, filters: Filters) => passesIn(thing, filters, where);
 
 test('the address says the filters and gives them back', () => {

@@ -8,7 +8,7 @@ import {
   type Status,
 } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
-import type { Where } from '../order/useWhere';
+import type { Where } from '../api/where';
 
 /** Questions one asks of a stash; several may be asked at once. */
 export const ASKS = {

@@ -1,6 +1,6 @@
 import { keyed, makeRainbowOrder, type FamilyGroup } from '@red-shelf/core';
 import type { Preferences, SupplyView } from '@red-shelf/contract';
-import type { Where } from '../order/useWhere';
+import type { Where } from '../api/where';
 import { isInOrder } from '../api/queries';
 
 /** A line of the stash list: a family's header, or a supply under it. */

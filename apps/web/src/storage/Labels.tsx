@@ -1,10 +1,11 @@
-import { labelPrint, parseSize, slotLabels } from '@red-shelf/core';
-import type { SupplyView, UnitView } from '@red-shelf/contract';
+import { labelPrint, parseSize, slotLabels, type Model } from '@red-shelf/core';
+import type { UnitView } from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
+import type { Contents } from '../api/contents';
 import { usePreferences } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { many } from '../copy/words';
@@ -17,18 +18,13 @@ import { Choice } from '../ui/Choice';
 import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
+import { labelled } from './labelled';
 
 const HIGH_UM = 12_000;
 const WIDE_UM = 50_000;
 
 /** Labels of one unit, drawn to size for printing; printing them notes what they said, so that old ones are known. */
-export function Labels({
-  unit,
-  slots,
-}: {
-  readonly unit: UnitView;
-  readonly slots: readonly (SupplyView | null)[];
-}) {
+export function Labels({ unit, slots }: { readonly unit: UnitView; readonly slots: Contents }) {
   const { preferences } = usePreferences();
   const { units } = preferences;
   // Never cleared: the labels of the last rack are those of the next.
@@ -39,19 +35,15 @@ export function Labels({
   const { size, paper } = draft;
   const [busy, setBusy] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
-  const note = useChange((print: string) =>
-    call(routes.editUnit, {
-      id: unit.id,
-      body: {
-        version: unit.version,
-        name: unit.name,
-        facts: { ...unit.facts, labelled: { on: format(new Date(), 'yyyy-MM-dd'), print } },
-      },
-    }),
-  );
-  const labels = slotLabels(unit, slots);
-  const { labelled } = unit.facts;
-  const old = labelled && labelled.print !== labelPrint(labels);
+  const note = useChange(({ print, model }: { print: string; model: Model }) => {
+    const { version, name, rules, parentId, facts: known } = unit;
+    const facts = { ...known, labelled: { on: format(new Date(), 'yyyy-MM-dd'), print } };
+    const body = { version, name, rules, model, facts, ...(parentId ? { parentId } : {}) };
+    return call(routes.editUnit, { id: unit.id, body });
+  });
+  const labels = slotLabels(unit, labelled(slots));
+  const printed = unit.facts.labelled;
+  const old = printed && printed.print !== labelPrint(labels);
   const print = async (): Promise<void> => {
     const sides = parseSize(size, 2, units === 'inches' ? 'in' : 'mm');
     if (!sides.ok) return setRefusal('A label has two sides: 50 × 12 mm, the width first.');
@@ -70,9 +62,9 @@ export function Labels({
         setRefusal(null);
         saveFile(
           new Blob([(await labelPdf(labels, mm, sheet)) as BlobPart], { type: 'application/pdf' }),
-          `labels-${unit.letter}.pdf`,
+          `labels-${unit.label}.pdf`,
         );
-        note.mutate(labelPrint(labels));
+        if (unit.model) note.mutate({ print: labelPrint(labels), model: unit.model });
       }
     } catch {
       setRefusal('The labels could not be drawn. Look whether the app is still reachable, and try again.');
@@ -87,8 +79,8 @@ export function Labels({
         Labels
       </Txt>
       <Txt look="quiet">
-        {labelled
-          ? `Printed on ${format(parseISO(labelled.on), 'd MMM yyyy')}${old ? '; what they say has changed since' : ', and still true'}.`
+        {printed
+          ? `Printed on ${format(parseISO(printed.on), 'd MMM yyyy')}${old ? '; what they say has changed since' : ', and still true'}.`
           : 'Never printed.'}
       </Txt>
       <View style={styles.row}>

@@ -8,14 +8,15 @@ import { unitTitle } from '../copy/supply';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Txt } from '../ui/Txt';
-import { useSlots } from '../wall/useWall';
+import { useContents } from '../api/contents';
+import { labelled } from './labelled';
 import { sayPain } from './painWords';
 
 const WORST = 3;
 
 /** Every unit with where it hurts, the worst first. */
 export function usePains(stash: Stash | undefined) {
-  const slots = useSlots(stash);
+  const slots = useContents(stash);
   const { data } = useRecords();
   const { preferences } = usePreferences();
   const { recipes } = preferences;
@@ -32,10 +33,11 @@ export function usePains(stash: Stash | undefined) {
       (stash?.wall.units ?? [])
         .map((unit) => {
           const byFamily =
-            !homes.has(unit.id) && unit.holds.every((kind) => (recipes[kind]?.[0] ?? 'family') === 'family');
-          return { unit, ...painOf(unit, unit.facts, slots.get(unit.id) ?? [], opened, byFamily) };
+            !homes.has(unit.id) &&
+            unit.rules.kinds.every((kind) => (recipes[kind]?.[0] ?? 'family') === 'family');
+          return { unit, ...painOf(unit, labelled(slots.get(unit.id) ?? []), opened, byFamily) };
         })
-        .sort((p, q) => q.score - p.score || (p.unit.letter < q.unit.letter ? -1 : 1)),
+        .sort((p, q) => q.score - p.score || (p.unit.label < q.unit.label ? -1 : 1)),
     [stash, slots, opened, recipes, homes],
   );
   return { slots, judged };
@@ -51,7 +53,7 @@ interface PainListProps {
 /** The places that hurt most, for starting there. */
 export function PainList({ stash, busy, onStart }: PainListProps) {
   const { judged, slots } = usePains(stash);
-  const worst = judged.filter(({ unit, score }) => score > 0 && isOnWall(unit.facts)).slice(0, WORST);
+  const worst = judged.filter(({ unit, score }) => score > 0 && isOnWall(unit)).slice(0, WORST);
   if (worst.length === 0) return null;
   return (
     <View style={styles.box}>
@@ -61,7 +63,7 @@ export function PainList({ stash, busy, onStart }: PainListProps) {
             <Txt look="quiet" style={styles.words}>
               {unitTitle(unit)}: {pains.map(sayPain).join(', ')}
             </Txt>
-            {slots.get(unit.id)?.some((supply) => supply !== null) && (
+            {slots.get(unit.id)?.some((living) => living !== null) && (
               <Button
                 label="Start here"
                 says={`Sort out ${unitTitle(unit)}`}

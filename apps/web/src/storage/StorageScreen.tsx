@@ -1,9 +1,9 @@
-import { isOnWall, slotCount } from '@red-shelf/core';
+import { isOnWall, pathTo } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { useStash } from '../api/queries';
-import { many } from '../copy/words';
+import { unitTitle } from '../copy/supply';
 import { Waiting } from '../frame/Waiting';
 import { colour, LIP, space, TOUCH } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -11,12 +11,12 @@ import { Columns } from '../ui/Columns';
 import { Flag, Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
-import { UnitHead } from '../wall/UnitBlock';
+import { sayFilled, UnitHead } from '../wall/UnitBlock';
 import { KindLimits } from './KindLimits';
 import { Needs } from './Needs';
 import { usePains } from './PainList';
 import { sayPain } from './painWords';
-import { UnitEdit } from './UnitEdit';
+import { UnitEdit } from '../unit/UnitEdit';
 
 /** All storage: what stands on the wall with where it hurts, what is spare, what was retired, and what is still needed. */
 export function StorageScreen() {
@@ -34,10 +34,14 @@ export function StorageScreen() {
         slots={slots.get(current.id) ?? []}
       />
     );
-  const onWall = judged.filter(({ unit }) => isOnWall(unit.facts));
-  const away = judged.filter(({ unit }) => !isOnWall(unit.facts));
-  const filled = (unit: UnitView): number =>
-    (slots.get(unit.id) ?? []).filter((slot) => slot !== null).length;
+  const onWall = judged.filter(({ unit }) => isOnWall(unit));
+  const away = judged.filter(({ unit }) => !isOnWall(unit));
+  const unitById = new Map(stash.wall.units.map((unit) => [unit.id, unit]));
+  /** What it stands in, where that is not the room itself. */
+  const standsIn = (unit: UnitView): string[] =>
+    pathTo(unit, unitById)
+      .slice(0, -1)
+      .map((above) => `in ${unitTitle(above)}`);
   const worst = onWall[0];
   return (
     <Page title="Storage" aside={`${onWall.length} on the wall · ${away.length} put away`}>
@@ -45,16 +49,14 @@ export function StorageScreen() {
         first={
           <>
             {worst && worst.score > 0 && (
-              <Note>
-                {`Start with ${worst.unit.letter} ${worst.unit.name}: ${worst.pains.map(sayPain).join(', ')}.`}
-              </Note>
+              <Note>{`Start with ${unitTitle(worst.unit)}: ${worst.pains.map(sayPain).join(', ')}.`}</Note>
             )}
             <View role="list" aria-label="Storage, where it hurts most first" style={styles.list}>
               {onWall.map(({ unit, pains }) => (
                 <UnitRow
                   key={unit.id}
                   unit={unit}
-                  aside={`${filled(unit)} of ${slotCount(unit)}`}
+                  aside={[sayFilled(unit, slots.get(unit.id) ?? []), ...standsIn(unit)].join(' · ')}
                   flags={pains.map(sayPain)}
                 />
               ))}
@@ -69,7 +71,11 @@ export function StorageScreen() {
                     <UnitRow
                       key={unit.id}
                       unit={unit}
-                      aside={unit.facts.keptAt ? `in ${unit.facts.keptAt}` : many(slotCount(unit), 'slot')}
+                      aside={
+                        unit.facts.keptAt
+                          ? `in ${unit.facts.keptAt}`
+                          : sayFilled(unit, slots.get(unit.id) ?? [])
+                      }
                       flags={[unit.facts.standing ?? '']}
                     />
                   ))}
@@ -105,7 +111,7 @@ function UnitRow({
     <View role="listitem">
       <Pressable
         role="link"
-        aria-label={`${unit.letter} ${unit.name}`}
+        aria-label={unitTitle(unit)}
         onPress={() => router.setParams({ unit: unit.id })}
         style={styles.row}
       >

@@ -49,11 +49,12 @@ function fitted(text: string, font: PDFFont, size: number, width: number): strin
 
 function drawLabel(
   page: PDFPage,
-  { address, name, detail, number, hex }: SlotLabel,
+  { address, name, detail: known, lot, number, hex }: SlotLabel,
   fonts: { text: PDFFont; tape: PDFFont },
   box: { x: number; y: number; w: number; h: number },
 ): void {
   const pad = PAD_MM * PT_PER_MM;
+  const detail = [lot, known].filter(Boolean).join(' · ');
   const swatch = hex ? SWATCH_MM * PT_PER_MM : 0;
   page.drawRectangle({
     x: box.x,

@@ -1,10 +1,11 @@
-import { formOf } from '@red-shelf/core';
-import type { ChangeView, LedgerView, RowView } from '@red-shelf/contract';
-import { sayChange } from '../copy/change';
+import { formOf, type PlaceSpot } from '@red-shelf/core';
+import type { ChangeView, RowView } from '@red-shelf/contract';
+import { addressesOf } from '../api/contents';
+import { sayChange, sayKept, sayLifted } from '../copy/change';
 import { sayLeftOver, sayRow } from '../copy/reasons';
-import { addressOf, sayEntry } from '../copy/supply';
+import { sayEntry } from '../copy/supply';
 import { many, thousands } from '../copy/words';
-import { supply, unit } from './harness';
+import { entry, supply, unit } from './harness';
 
 test('numbers agree with their words', () => {
   expect([many(0, 'supply', 'supplies'), many(1, 'supply', 'supplies'), many(1200, 'move')]).toEqual([
@@ -63,36 +64,84 @@ test.each<[Partial<RowView>, string]>([
 ])('a row %j %s', (more, said) => expect(sayRow(row(more))).toBe(said));
 
 test.each([
-  [{ code: 'too_high', needMm: 120, haveMm: 22 } as const, 'too tall: needs 120 mm, the slot has 22 mm'],
+  [
+    { code: 'too_high', needUm: 120_000, haveUm: 22_000 } as const,
+    'too tall: needs 120 mm, the slot has 22 mm',
+  ],
   [{ code: 'wrong_kind' } as const, 'none of these racks is made for it'],
   [{ code: 'no_room' } as const, 'no slot left; the least used stay out'],
 ])('%j is %s', (reason, said) => expect(sayLeftOver(reason)).toBe(said));
 
-const entry = (act: LedgerView['act'], amount: number | null): LedgerView => ({
-  id: 'e',
-  act,
-  at: '2026-05-03T12:00:00.000Z',
-  amount,
-  items: null,
-  left: null,
-  part: null,
-  undoes: null,
-});
+const spotName = ({ unitId, cell }: PlaceSpot): string => `${unitId}·${cell}`;
+const line = (happened: object) =>
+  entry({ at: '2026-05-03T12:00:00.000Z', recordedAt: '2026-05-03T12:00:00.000Z', ...happened });
+const spot = (cell: number) => ({ unitId: 'B', cell, rank: 0 });
 test.each([
-  ['ink', 'full-pad', entry('use', 2), '3 May 2026 · used 2 times'],
-  ['ink', 'full-pad', entry('buy', 1), '3 May 2026 · bought 1'],
-  ['cardstock', 'sheet-12', entry('use', 1), '3 May 2026 · used 1 sheet'],
-  ['ribbon', 'spool', entry('use', 450_000), '3 May 2026 · used 0.45 m'],
-  ['ink', 'full-pad', entry('refill', null), '3 May 2026 · refilled'],
-  ['ink', 'full-pad', entry('undo', null), '3 May 2026 · took an earlier entry back'],
-] as const)('%s %s: history reads well', (kind, form, line, said) =>
-  expect(sayEntry(line, formOf(kind, form))).toBe(said),
+  ['ink', 'full-pad', line({ act: 'use', of: 'whole', amount: 2 }), '3 May 2026 · used 2 times'],
+  [
+    'ink',
+    'full-pad',
+    line({ act: 'buy', of: 'whole', amount: 1, price: { minor: 450, currency: 'EUR' } }),
+    '3 May 2026 · bought 1 for 4.50 EUR',
+  ],
+  ['cardstock', 'sheet-12', line({ act: 'use', of: 'whole', amount: 1 }), '3 May 2026 · used 1 sheet'],
+  ['cardstock', 'sheet-12', line({ act: 'use', of: 'scrap', amount: 2 }), '3 May 2026 · used 2 scraps'],
+  [
+    'cardstock',
+    'sheet-12',
+    line({ act: 'count', of: 'whole', items: 0, left: 9, unlogged: 2 }),
+    '3 May 2026 · counted 9 sheets, 2 sheets used that nobody noted',
+  ],
+  ['ribbon', 'spool', line({ act: 'use', of: 'whole', amount: 450_000 }), '3 May 2026 · used 0.45 m'],
+  ['ink', 'full-pad', line({ act: 'refill' }), '3 May 2026 · refilled'],
+  [
+    'marker',
+    'alcohol-dual',
+    line({ act: 'refill', from: { supplyId: 'x', amount: 1 }, weights: { beforeMg: 9500, afterMg: 12_300 } }),
+    '3 May 2026 · refilled from its bottle, from 9.5 g to 12.3 g',
+  ],
+  ['ink', 'full-pad', line({ act: 'undo', undoes: 'x' }), '3 May 2026 · took an earlier entry back'],
+  [
+    'ink',
+    'full-pad',
+    line({ act: 'move', shifts: [{ holdingId: 'h', from: null, to: spot(4) }] }),
+    '3 May 2026 · put in B·4',
+  ],
+  [
+    'ink',
+    'full-pad',
+    line({ act: 'move', shifts: [{ holdingId: 'h', from: spot(4), to: null }] }),
+    '3 May 2026 · lifted out of B·4',
+  ],
+  [
+    'ink',
+    'full-pad',
+    line({ act: 'move', recordedAt: '2026-05-06T12:00:00.000Z' }),
+    '3 May 2026, told on 6 May 2026 · put together',
+  ],
+] as const)('%s %s: history reads well', (kind, form, told, said) =>
+  expect(sayEntry(told, formOf(kind, form), spotName)).toBe(said),
 );
 
-test('an address is told from the unit, and there is none without a place or with the unit gone', () => {
-  expect(addressOf(supply(), [unit()])).toBe('B2·02');
-  expect(addressOf(supply({ place: null }), [unit()])).toBeNull();
-  expect(addressOf(supply(), [])).toBeNull();
+test('every place of a supply is told, the bench too, and there is none without a place or with the unit gone', () => {
+  const byId = new Map([['u1', unit()]]);
+  expect(addressesOf(supply(), byId)).toEqual(['B2·02']);
+  expect(addressesOf(supply({ place: null }), byId)).toEqual([]);
+  expect(addressesOf(supply(), new Map())).toEqual([]);
+  const [main] = supply().holdings;
+  const inHand = { ...main!, id: 's1-z', spot: { unitId: 'hand', cell: null, rank: 0 } };
+  expect(addressesOf(supply({ holdings: [inHand, main!] }), byId)).toEqual(['B2·02', 'bench']);
+});
+
+test('what an undo left, and what had to be lifted, is named with its reason', () => {
+  expect(sayKept([])).toBe('');
+  const kept = ['Fern', 'Moss', 'Fern', 'Reed', 'Sedge'].map((name) => ({
+    what: 'place' as const,
+    name,
+    why: 'taken' as const,
+  }));
+  expect(sayKept(kept)).toBe(' Fern, Moss, Reed and 1 other has no place: its old one is taken.');
+  expect(sayLifted([{ supplyId: 'x', name: 'Fern' }])).toBe(' Without a place now: Fern.');
 });
 
 test.each([

@@ -99,7 +99,7 @@ const CARD = supply({
   form: 'sheet-12',
   place: null,
   facts: { attributes: { weight: { cgsm: 21_600, basis: null } } },
-  stock: { items: 9, left: 9, parts: { packs: 2 }, state: 'ok', uses: 0, lastUsedAt: null },
+  stock: { items: 9, left: 9, parts: { pack: 2 }, state: 'ok', uses: 0, lastUsedAt: null },
 });
 
 test('an amount half said is asked for again where it was left, and is gone once it is noted', async () => {

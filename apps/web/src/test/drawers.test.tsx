@@ -1,8 +1,9 @@
+import { evenGrid } from '@red-shelf/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { useLocalSearchParams } from 'expo-router';
 import { DEFAULT_PREFERENCES } from '../api/queries';
 import { OrderScreen } from '../order/OrderScreen';
-import { makeWhere } from '../order/useWhere';
+import { makeWhere } from '../api/where';
 import { makeSearch } from '../stash/search';
 import { PlaceOffers } from '../stash/PlaceOffers';
 import { Pile } from '../sortout/Pile';
@@ -33,11 +34,11 @@ const SHEETS = [
 ];
 const album = unit({
   id: 'e',
-  letter: 'E',
+  label: 'E',
   name: 'Sticker album',
-  template: 'sticker-album',
-  slot: { widthMm: 100, heightMm: 140, depthMm: 4 },
-  holds: ['sticker'],
+  model: evenGrid(2, 3, { widthUm: 100_000, heightUm: 140_000, depthUm: 4000 }),
+  rules: { kinds: ['sticker'] },
+  facts: { template: 'sticker-album' },
 });
 const BY_PURPOSE = record('preferences', {
   sort: 'preferences',
@@ -146,7 +147,7 @@ test('purposes are put in order and given a second meaning, and things are found
     { name: 'tea', also: [] },
   ];
   expect(sent[0]?.body).toMatchObject({ body: { purposes: purposesKept } });
-  const search = makeSearch(SHEETS, () => null, purposesKept);
+  const search = makeSearch(SHEETS, () => [], purposesKept);
   const found = (query: string) =>
     search
       .find(query)

@@ -1,49 +1,91 @@
-import type { Problem, SupplyView, UnitView } from '@red-shelf/contract';
+import { evenGrid } from '@red-shelf/core';
+import type { HoldingView, LedgerView, Problem, SupplyView, UnitView } from '@red-shelf/contract';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { fireEvent, render, screen } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { PaperProvider } from 'react-native-paper';
+import type { Living } from '../api/contents';
 import { SayProvider } from '../frame/Say';
 
-export const supply = (more: Partial<SupplyView> = {}): SupplyView => ({
-  id: 's1',
-  version: 3,
-  number: 42,
-  facts: {},
-  kind: 'ink',
-  form: 'full-pad',
-  name: 'Marsh Lantern',
-  maker: 'Hollin & Quay',
-  range: 'Towpath',
-  code: '418',
-  hex: '#4c9a52',
-  finish: 'matte',
-  familyOverride: null,
-  familyReason: '',
-  note: '',
-  family: 'green',
-  group: 'green',
-  stock: { items: 1, left: 30, parts: {}, state: 'ok', uses: 3, lastUsedAt: null },
-  place: { unitId: 'u1', slot: 4 },
-  createdAt: '2026-05-01T10:00:00.000Z',
-  updatedAt: '2026-05-01T10:00:00.000Z',
-  ...more,
-});
+type Stock = SupplyView['stock'];
+/** A supply to show; `place` is where its one lot is, or null. */
+export interface SupplyMore extends Partial<Omit<SupplyView, 'stock'>> {
+  readonly place?: { readonly unitId: string; readonly slot: number | null } | null;
+  readonly stock?: Omit<Stock, 'used'> & Partial<Pick<Stock, 'used'>>;
+}
+
+const STOCK = { items: 1, left: 30, parts: {}, state: 'ok', uses: 3, used: 3, lastUsedAt: null } as const;
+
+export const supply = ({
+  place = { unitId: 'u1', slot: 4 },
+  stock = STOCK,
+  ...more
+}: SupplyMore = {}): SupplyView => {
+  const id = more.id ?? 's1';
+  const main: HoldingView = {
+    id: `${id}-lot`,
+    version: 2,
+    as: 'whole',
+    sizeUm: null,
+    spot: place && { unitId: place.unitId, cell: place.slot, rank: 0 },
+    items: stock.items,
+    left: stock.left,
+  };
+  return {
+    id,
+    version: 3,
+    number: 42,
+    facts: {},
+    kind: 'ink',
+    form: 'full-pad',
+    name: 'Marsh Lantern',
+    maker: 'Hollin & Quay',
+    range: 'Towpath',
+    code: '418',
+    hex: '#4c9a52',
+    finish: 'matte',
+    familyOverride: null,
+    familyReason: '',
+    note: '',
+    family: 'green',
+    group: 'green',
+    stock: { used: stock.uses, ...stock },
+    holdings: [main],
+    createdAt: '2026-05-01T10:00:00.000Z',
+    updatedAt: '2026-05-01T10:00:00.000Z',
+    ...more,
+  };
+};
+
+/** What lives in a cell: a supply by its one lot. */
+export const living = (of: SupplyView | null): Living | null => {
+  const lot = of?.holdings[0];
+  return of && lot ? { supply: of, lot } : null;
+};
+
+/** A line of a supply's history. */
+export const entry = (happened: object): LedgerView =>
+  ({
+    id: 'e',
+    supplyId: 's1',
+    at: '2026-05-01T10:00:00.000Z',
+    recordedAt: '2026-05-01T10:00:00.000Z',
+    shifts: [],
+    ...happened,
+  }) as unknown as LedgerView;
+
+const CELL = { widthUm: 102_000, heightUm: 22_000, depthUm: 70_000 };
 
 export const unit = (more: Partial<UnitView> = {}): UnitView => ({
   id: 'u1',
   version: 1,
-  letter: 'B',
+  parentId: 'room',
+  sort: 'unit',
+  label: 'B',
   name: 'Pad rack',
-  template: 'pad-rack',
-  rows: 2,
-  columns: 3,
-  slot: { widthMm: 102, heightMm: 22, depthMm: 70 },
-  wallMm: 4,
-  frontMm: 0,
-  holds: ['ink'],
-  end: 'bar',
-  facts: {},
+  model: evenGrid(2, 3, CELL, { wallUm: 4000 }),
+  rules: { kinds: ['ink'] },
+  facts: { template: 'pad-rack' },
   ...more,
 });
 

@@ -11,7 +11,7 @@ import { StashScreen } from '../stash/StashScreen';
 import { PainList } from '../storage/PainList';
 import { WallScreen } from '../wall/WallScreen';
 import type { Stash } from '../api/queries';
-import { change, fakeServer, press, record, show, supply, unit } from './harness';
+import { change, entry, fakeServer, press, record, show, supply, unit } from './harness';
 
 jest.mock('expo-router', () => ({
   router: { push: jest.fn(), replace: jest.fn(), setParams: jest.fn() },
@@ -33,8 +33,8 @@ const server = (supplies: object[], records: object[] = [], more: Parameters<typ
     'GET /api/wall': {
       roomName: 'Room',
       units: [
-        unit({ facts: { cap: 2 } }),
-        unit({ id: 'u9', letter: 'Z', name: 'Spare rack', facts: { standing: 'spare' } }),
+        unit({ rules: { kinds: ['ink'], cap: 2 } }),
+        unit({ id: 'u9', label: 'Z', name: 'Spare rack', facts: { standing: 'spare' } }),
       ],
     },
     'GET /api/records': { records },
@@ -152,12 +152,7 @@ test('the same colour in another size is a tap away; what is gone is not', async
 
 test('a pad says whether to break it up, from how its sheets leave', () => {
   const pad = supply({ kind: 'cardstock', form: 'pad-6' });
-  const use = (id: number, amount: number) => ({
-    id: String(id),
-    act: 'use' as const,
-    at: `2026-05-0${id}T00:00:00Z`,
-    amount,
-  });
+  const use = (id: number, amount: number) => entry({ id: String(id), act: 'use', of: 'whole', amount });
   const { rerender } = show(<BreakUp supply={pad} ledger={[1, 2, 3].map((id) => use(id, 1))} />);
   expect(
     screen.getByText('Of its last 3 uses, 3 took a single sheet: break it up and file the sheets by colour.'),
@@ -199,7 +194,10 @@ test('only this box: what was used since it began, and what still waits', async 
 test('where it hurts most is said with reasons', () => {
   const stash: Stash = {
     supplies: [supply(), supply({ id: 's2', place: { unitId: 'u1', slot: 0 } })],
-    wall: { roomName: 'Room', units: [unit({ facts: { cap: 2, standing: 'worn' } })] },
+    wall: {
+      roomName: 'Room',
+      units: [unit({ rules: { kinds: ['ink'], cap: 2 }, facts: { standing: 'worn' } })],
+    },
     byId: new Map(),
   };
   const start = jest.fn();

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { SupplyPanel } from '../stash/SupplyPanel';
-import { change, fakeServer, Refused, show, supply, type Sent } from './harness';
+import { change, entry, fakeServer, Refused, show, supply, unit, type Sent } from './harness';
 
 jest.mock('expo-router', () => ({
   router: { push: jest.fn(), setParams: jest.fn() },
@@ -8,8 +8,15 @@ jest.mock('expo-router', () => ({
 }));
 
 const LEDGER = [
-  { id: 'e1', act: 'count', at: '2026-05-01T10:00:00.000Z', amount: null, items: 1, left: 60, undoes: null },
-  { id: 'e2', act: 'use', at: '2026-05-03T10:00:00.000Z', amount: 1, items: null, left: null, undoes: null },
+  entry({ id: 'e1', act: 'count', of: 'whole', items: 1, left: 60 }),
+  entry({
+    id: 'e2',
+    act: 'use',
+    of: 'whole',
+    amount: 1,
+    at: '2026-05-03T10:00:00.000Z',
+    recordedAt: '2026-05-03T10:00:00.000Z',
+  }),
 ];
 const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
 const type = (label: string, text: string) =>
@@ -18,6 +25,9 @@ const type = (label: string, text: string) =>
 function open(answers: Parameters<typeof fakeServer>[0] = {}, thing = supply()): Sent[] {
   const sent = fakeServer({
     [`GET /api/supplies/${thing.id}`]: { supply: thing, ledger: LEDGER },
+    'GET /api/supplies': { order: '', supplies: [thing] },
+    'GET /api/wall': { roomName: 'Room', units: [unit()] },
+    'GET /api/records': { records: [] },
     [`POST /api/supplies/${thing.id}/ledger`]: { supply: thing, change: change() },
     ...answers,
   });
@@ -34,7 +44,7 @@ test('it says what the thing is, where it lives, what is left and what has happe
     '3 May 2026 · used once',
     '1 May 2026 · counted full',
   ])
-    expect(screen.getByText(text)).toBeTruthy();
+    expect(await screen.findByText(text)).toBeTruthy();
   const lines = screen.getAllByText(/2026 ·/).map((line) => line.textContent);
   expect(lines).toEqual(['3 May 2026 · used once', '1 May 2026 · counted full']);
 });

@@ -19,7 +19,7 @@ const answer = { supply: supply(), change: change() };
 const card = supply({
   kind: 'cardstock',
   form: 'sheet-12',
-  stock: { items: 6, left: 6, parts: { packs: 1, bases: 2 }, state: 'ok', uses: 1, lastUsedAt: null },
+  stock: { items: 6, left: 6, parts: { pack: 1, base: 2 }, state: 'ok', uses: 1, lastUsedAt: null },
   facts: { status: 'retired', attributes: { perPack: 24 } },
 });
 
@@ -42,7 +42,7 @@ test('a pack is opened into its sheets, and sheets are cut into bases and scraps
   press('Note it: cut');
   await waitFor(() => expect(sent[1]?.body).toEqual({ act: 'cut', amount: 2, items: 2, left: 1 }));
   press('Use a base');
-  await waitFor(() => expect(sent[2]?.body).toEqual({ act: 'use', amount: 1, part: 'bases' }));
+  await waitFor(() => expect(sent[2]?.body).toEqual({ act: 'use', amount: 1, of: 'base' }));
 });
 
 test('what is put aside must be there, and is kept with its project', async () => {

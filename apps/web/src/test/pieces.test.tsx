@@ -4,11 +4,11 @@ import { saySlot } from '../copy/slot';
 import { readAmount } from '../stash/amount';
 import { DEFAULT_PREFERENCES } from '../api/queries';
 import { familyRows, inRainbow } from '../stash/rows';
-import { makeWhere } from '../order/useWhere';
+import { makeAddresses, makeWhere } from '../api/where';
 import { makeSearch } from '../stash/search';
 import { SupplyRow } from '../stash/SupplyRow';
 import { formOf } from '@red-shelf/core';
-import { supply, unit } from './harness';
+import { living, supply, unit } from './harness';
 
 test('a row says name, what it is, what is left and where it lives, and opens on a tap', () => {
   const open = jest.fn();
@@ -32,8 +32,9 @@ test('what is low says so in words, and so does what has no place', () => {
 });
 
 test('screen readers hear a slot whole', () => {
-  expect(saySlot('B2·04', supply())).toBe('Slot B2·04, Marsh Lantern, green, full pad, half');
+  expect(saySlot('B2·04', living(supply()))).toBe('Slot B2·04, Marsh Lantern, green, full pad, half');
   expect(saySlot('B2·05', null)).toBe('Slot B2·05, open');
+  expect(saySlot('K', living(supply()), true)).toBe('In K, Marsh Lantern, green, full pad, half');
 });
 
 const where = makeWhere([], [unit()], [], DEFAULT_PREFERENCES);
@@ -63,7 +64,7 @@ test('the list stands under family headers in rainbow order, of one kind when as
 test('search finds by family, code, kind and place', () => {
   const search = makeSearch(
     [supply(), supply({ id: 's2', name: 'Kiln', code: '7', group: 'red', family: 'red', place: null })],
-    where,
+    makeAddresses([], [unit()], [], DEFAULT_PREFERENCES),
   );
   const ids = (query: string) => search.find(query).map(({ id }) => id);
   expect([ids('green ink'), ids('418'), ids('B2·02'), ids('unplaced'), ids('teal')]).toEqual([

@@ -27,7 +27,7 @@ const STASH = {
   'GET /api/supplies': { supplies: SUPPLIES },
   'GET /api/wall': {
     roomName: 'Attic',
-    units: [unit(), unit({ id: 'u2', letter: 'C', name: 'Marker tray', holds: ['marker'] })],
+    units: [unit(), unit({ id: 'u2', label: 'C', name: 'Marker tray', rules: { kinds: ['marker'] } })],
   },
 };
 const figures = (placed: number, familyBreaks: number) => ({
@@ -40,7 +40,7 @@ const PREVIEW = {
   before: { figures: figures(2, 3), units: [{ unitId: 'u1', slots: [null, null, null, null, 's1', null] }] },
   after: { figures: figures(3, 1), units: [{ unitId: 'u1', slots: ['s2', null, 's1', 's3', null, null] }] },
   held: [{ unitId: 'u1', slot: 1, group: 'red' }],
-  leftOver: [{ supplyId: 's3', reason: { code: 'too_wide', needMm: 132, haveMm: 102 } }],
+  leftOver: [{ supplyId: 's3', reason: { code: 'too_wide', needUm: 132_000, haveUm: 102_000 } }],
   moves: 3,
   token: 't1',
 };

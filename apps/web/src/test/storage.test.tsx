@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { router, useLocalSearchParams } from 'expo-router';
 import { LookScreen } from '../look/LookScreen';
 import { OrderScreen } from '../order/OrderScreen';
@@ -29,7 +29,7 @@ const group = (more: object) => ({
 });
 const UNITS = [
   unit(),
-  unit({ id: 'u2', letter: 'C', name: 'Old rack', facts: { standing: 'spare', keptAt: 'the loft' } }),
+  unit({ id: 'u2', label: 'C', name: 'Old rack', facts: { standing: 'spare', keptAt: 'the loft' } }),
 ];
 const server = (more: Parameters<typeof fakeServer>[0] = {}, supplies = [supply()]) =>
   fakeServer({
@@ -61,27 +61,39 @@ test('a rack is edited whole: standing, limit, skipped columns; slips are said a
   expect(await screen.findByText('1 thing in it')).toBeTruthy();
   type('Columns to skip', '9');
   press('Keep it so');
-  expect(screen.getByText('Columns are numbered 1 to 3; write the ones to skip like 3, 7.')).toBeTruthy();
+  expect(
+    await screen.findByText(/Columns are numbered 1 to 3; write the ones to skip like 3, 7./),
+  ).toBeTruthy();
   type('Columns to skip', '1, 2, 3');
   press('Keep it so');
-  expect(screen.getByText('At least one column must be left to fill.')).toBeTruthy();
+  expect(await screen.findByText(/At least one column must be left to fill./)).toBeTruthy();
   type('Columns to skip', '2');
   type('At most', 'many');
   press('Keep it so');
-  expect(screen.getByText('A limit is a whole number such as 40.')).toBeTruthy();
+  expect(await screen.findByText(/A limit is a whole number such as 40./)).toBeTruthy();
+  type('Height of a row', '22 mm; 15 mm');
+  press('Keep it so');
+  expect(screen.getByText('1 thing will have no place, and stay in the stash: Marsh Lantern.')).toBeTruthy();
+  type('Height of a row', '22; 26 mm');
+  expect(screen.queryByText(/will have no place/)).toBeNull();
   expect(sent).toHaveLength(0);
   type('At most', '4');
   fireEvent.click(screen.getByRole('radio', { name: 'spare' }));
-  expect(screen.getByText('1 thing in it will have no place; they stay in the stash.')).toBeTruthy();
+  expect(screen.getByText('1 thing will have no place, and stay in the stash: Marsh Lantern.')).toBeTruthy();
   type('Where it is kept', 'hall');
   fireEvent.click(screen.getByRole('radio', { name: 'as a snake' }));
-  fireEvent.click(screen.getByRole('radio', { name: 'C Old rack' }));
+  const after = screen.getByRole('radiogroup', { name: 'It comes after' });
+  fireEvent.click(within(after).getByRole('radio', { name: 'C Old rack' }));
   press('Keep it so');
   await waitFor(() => expect(sent).toHaveLength(1));
   expect(sent[0]?.body).toEqual({
     version: 1,
     name: 'Pad rack',
-    facts: { standing: 'spare', filling: 'snake', cap: 4, skipColumns: [2], keptAt: 'hall' },
+    label: 'B',
+    parentId: 'room',
+    model: { ...unit().model, rowsUm: [22_000, 26_000], filling: 'snake', skipColumns: [2] },
+    rules: { kinds: ['ink'], cap: 4 },
+    facts: { template: 'pad-rack', standing: 'spare', keptAt: 'hall' },
     after: 'u2',
   });
 });

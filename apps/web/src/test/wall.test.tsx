@@ -1,10 +1,10 @@
 import type { SupplyView } from '@red-shelf/contract';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { router } from 'expo-router';
-import { NewRackScreen } from '../wall/NewRackScreen';
+import { NewRackScreen } from '../unit/NewRackScreen';
 import { SlotPanel } from '../wall/SlotPanel';
 import { UnitDrawing } from '../wall/UnitDrawing';
-import { change, fakeServer, show, supply, unit } from './harness';
+import { change, fakeServer, living, show, supply, unit } from './harness';
 
 jest.mock('expo-router', () => ({
   router: { push: jest.fn(), replace: jest.fn() },
@@ -19,7 +19,7 @@ const RED = supply({
   hex: '#b3262b',
   place: { unitId: 'u1', slot: 3 },
 });
-const SLOTS: (SupplyView | null)[] = [null, null, null, RED, supply(), null];
+const SLOTS = [null, null, null, RED, supply(), null].map(living);
 const stash = (supplies: SupplyView[]) => ({
   supplies,
   wall: { roomName: 'Attic', units: [unit()] },
@@ -85,12 +85,12 @@ test('from the last slot the next is the first, and before the first comes the l
 
 test('lifting a thing out leaves it without a place', async () => {
   const sent = fakeServer({
-    'PUT /api/supplies/s1/place': { supply: supply(), change: change({ kind: 'place' }) },
+    'PUT /api/holdings/s1-lot/place': { supply: supply(), change: change({ kind: 'place' }) },
   });
   panel(4);
   press('Lift out');
   expect(await screen.findByText('Marsh Lantern moved.')).toBeTruthy();
-  expect(sent[0]?.body).toEqual({ place: null });
+  expect(sent[0]?.body).toEqual({ version: 2, place: null });
 });
 
 test('a rack is taken down from any of its slots, with a word on how to take it back', async () => {
@@ -107,7 +107,7 @@ test('a rack is taken down from any of its slots, with a word on how to take it 
 
 test('an open slot offers what fits it and has no place: the right kind, not too wide, not placed', async () => {
   const sent = fakeServer({
-    'PUT /api/supplies/s5/place': { supply: supply(), change: change({ kind: 'place', name: 'Loose' }) },
+    'PUT /api/holdings/s5-lot/place': { supply: supply(), change: change({ kind: 'place', name: 'Loose' }) },
   });
   panel(0, [
     supply(),
@@ -119,7 +119,7 @@ test('an open slot offers what fits it and has no place: the right kind, not too
   expect(screen.queryByText('Too Wide')).toBeNull();
   expect(screen.queryByText('Other Kind')).toBeNull();
   press('Set Loose down here');
-  await waitFor(() => expect(sent[0]?.body).toEqual({ place: { unitId: 'u1', slot: 0 } }));
+  await waitFor(() => expect(sent[0]?.body).toEqual({ version: 2, place: { unitId: 'u1', cell: 0 } }));
 });
 
 test('a rack is put up as its sort comes, or with other rows and columns; nonsense is refused', async () => {
@@ -127,16 +127,24 @@ test('a rack is put up as its sort comes, or with other rows and columns; nonsen
     'POST /api/units': { unit: unit(), change: change({ kind: 'unit', name: 'Marker tray' }) },
   });
   show(<NewRackScreen />);
-  expect(screen.getByText(/^60 slots, each 102 × 22 × 70 mm inside; 534 mm wide in all/)).toBeTruthy();
+  expect(
+    screen.getByText(/^60 slots, the first 10.2 cm × 22 mm × 70 mm inside; 53.4 cm wide in all/),
+  ).toBeTruthy();
   expect(screen.getByText(/fix it to studs or proper anchors/)).toBeTruthy();
+  press('Start from another');
   fireEvent.click(screen.getByRole('radio', { name: 'Marker tray' }));
   fireEvent.change(screen.getByLabelText('Rows'), { target: { value: '0' } });
   press('Put it up');
-  expect(await screen.findByText(/⚠ At least one row/)).toBeTruthy();
+  expect(await screen.findByText(/⚠ Rows are counted from 1 to 60/)).toBeTruthy();
   fireEvent.change(screen.getByLabelText('Rows'), { target: { value: '3' } });
   press('Put it up');
   await waitFor(() => expect(router.replace).toHaveBeenCalledWith('/'));
   expect(sent.map(({ body }) => body)).toEqual([
-    { template: 'marker-tray', name: 'Marker tray', rows: 3, columns: 16 },
+    {
+      template: 'marker-tray',
+      name: 'Marker tray',
+      model: expect.objectContaining({ rowsUm: [18_000, 18_000, 18_000], depthUm: 140_000, wallUm: 3000 }),
+      rules: { kinds: ['marker'] },
+    },
   ]);
 });

@@ -1,17 +1,21 @@
-import { colourDifference, FAMILY_GROUP_INFO, fitInSlot, envelopeOf, slotAddress } from '@red-shelf/core';
-import type { Place, SupplyView, UnitView } from '@red-shelf/contract';
+import { addressIn, colourDifference, FAMILY_GROUP_INFO, HAND_ID, isRefusal, mayLive } from '@red-shelf/core';
+import type { Place, UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
-import type { Stash } from '../api/queries';
+import { hasPlace, isLoose, mainOf, useRoom, type Contents, type Living } from '../api/contents';
+import { usePreferences, type Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
-import { sayLastUsed, sayStock, sayWhat } from '../copy/supply';
+import { sayLotAmount, sayLotWhat } from '../copy/lots';
+import { sayWarning } from '../copy/reasons';
+import { sayLastUsed, sayWhat } from '../copy/supply';
 import { many } from '../copy/words';
 import { CapNote } from '../stash/CapNote';
 import { UseButton } from '../stash/UseButton';
 import { colour, LIP, radius, space, TOUCH } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Icon } from '../ui/Icon';
+import { Note } from '../ui/Note';
 import { Swatch } from '../ui/Swatch';
 import { Txt } from '../ui/Txt';
 import { useWide } from '../ui/useWide';
@@ -23,7 +27,7 @@ export interface SlotChoice {
 
 interface SlotPanelProps {
   readonly unit: UnitView;
-  readonly slots: readonly (SupplyView | null)[];
+  readonly slots: Contents;
   readonly choice: SlotChoice;
   readonly stash: Stash;
   readonly onChoose: (choice: SlotChoice) => void;
@@ -33,15 +37,17 @@ interface SlotPanelProps {
 /** What lives in the chosen slot: a sheet at the foot of a phone, a pane beside the wall on a wide screen. */
 export function SlotPanel({ unit, slots, choice, stash, onChoose, onClose }: SlotPanelProps) {
   const wide = useWide();
-  const supply = slots[choice.slot] ?? null;
-  const go = (by: number) =>
-    onChoose({ unitId: unit.id, slot: (choice.slot + by + slots.length) % slots.length });
+  const living = slots[choice.slot] ?? null;
+  const loose = isLoose(unit);
+  // Behind the last thing of a box comes the box itself, to put something in.
+  const stops = slots.length + (loose ? 1 : 0);
+  const go = (by: number) => onChoose({ unitId: unit.id, slot: (choice.slot + by + stops) % stops });
   return (
     <View style={wide ? styles.pane : styles.sheet} role="complementary" aria-label="What lives here">
       <View style={styles.head}>
         <View>
           <Txt look="address" level={2}>
-            {slotAddress(unit, choice.slot)}
+            {addressIn(unit, loose ? null : choice.slot)}
           </Txt>
           <View style={styles.lip} />
         </View>
@@ -52,12 +58,12 @@ export function SlotPanel({ unit, slots, choice, stash, onChoose, onClose }: Slo
         </View>
       </View>
       <ScrollView contentContainerStyle={styles.body}>
-        {supply ? (
-          <Occupied supply={supply} slots={slots} slot={choice.slot} />
+        {living ? (
+          <Occupied living={living} unit={unit} slots={slots} slot={choice.slot} stash={stash} />
         ) : (
-          <Open unit={unit} place={choice} stash={stash} />
+          <Open unit={unit} place={{ unitId: unit.id, cell: loose ? null : choice.slot }} stash={stash} />
         )}
-        {(wide || !supply) && <TakeDown unit={unit} onDone={onClose} />}
+        {(wide || !living) && <UnitActs unit={unit} onDone={onClose} />}
       </ScrollView>
     </View>
   );
@@ -79,32 +85,47 @@ function Step({
   );
 }
 
-function Occupied({
-  supply,
-  slots,
-  slot,
-}: {
-  supply: SupplyView;
-  slots: readonly (SupplyView | null)[];
-  slot: number;
-}) {
-  const lift = useChange(() => call(routes.placeSupply, { id: supply.id, body: { place: null } }));
-  const beside = [slots[slot - 1], slots[slot + 1]].flatMap((other) =>
-    other ? [`${other.name} ΔE ${colourDifference(supply.hex, other.hex).toFixed(1)}`] : [],
+interface OccupiedProps {
+  readonly living: Living;
+  readonly unit: UnitView;
+  readonly slots: Contents;
+  readonly slot: number;
+  readonly stash: Stash;
+}
+
+function Occupied({ living: { supply, lot }, unit, slots, slot, stash }: OccupiedProps) {
+  const { preferences } = usePreferences();
+  const room = useRoom(stash);
+  const move = useChange((place: Place | null) =>
+    call(routes.placeHolding, { id: lot.id, body: { version: lot.version, place } }),
   );
+  const beside = isLoose(unit)
+    ? []
+    : [slots[slot - 1], slots[slot + 1]].flatMap((other) =>
+        other ? [`${other.supply.name} ΔE ${colourDifference(supply.hex, other.supply.hex).toFixed(1)}`] : [],
+      );
+  const answer = mayLive({ supply, lot }, { unit, cell: lot.spot?.cell ?? null }, room);
+  const what = sayLotWhat(lot, preferences.units);
   return (
     <>
       <View style={styles.thing}>
         <Swatch hex={supply.hex} group={supply.group} size={56} />
         <View style={styles.words}>
           <Txt look="title">{supply.name}</Txt>
-          <Txt look="quiet">{sayWhat(supply)}</Txt>
+          <Txt look="quiet">{[what, sayWhat(supply)].filter(Boolean).join(' · ')}</Txt>
           <Txt look="quiet">
-            {FAMILY_GROUP_INFO[supply.group].name} · {sayStock(supply)} · {sayLastUsed(supply)}
+            {FAMILY_GROUP_INFO[supply.group].name} · {sayLotAmount(supply, lot)} · {sayLastUsed(supply)}
           </Txt>
         </View>
       </View>
       {beside.length > 0 && <Txt look="quiet">Beside it: {beside.join(' · ')}</Txt>}
+      {answer !== null &&
+        !isRefusal(answer) &&
+        answer.map((warning) => (
+          <Note key={warning.code} sort="attention">
+            {sayWarning(warning)}
+          </Note>
+        ))}
       <View style={styles.acts}>
         <UseButton supply={supply} grow />
         <Button
@@ -112,21 +133,34 @@ function Occupied({
           grow
           onPress={() => router.push({ pathname: '/stash', params: { supply: supply.id } })}
         />
-        <Button label="Lift out" grow busy={lift.isPending} onPress={() => lift.mutate(undefined)} />
+        <Button
+          label="To the bench"
+          grow
+          disabled={move.isPending}
+          onPress={() => move.mutate({ unitId: HAND_ID, cell: null })}
+        />
+        <Button label="Lift out" grow busy={move.isPending} onPress={() => move.mutate(null)} />
       </View>
     </>
   );
 }
 
-/** Takes the whole unit off the wall; what lived in it stays in the stash. */
-function TakeDown({ unit, onDone }: { readonly unit: UnitView; readonly onDone: () => void }) {
+/** What can be done with the whole unit: change what it is, or take it off the wall; what lived in it stays in the stash. */
+function UnitActs({ unit, onDone }: { readonly unit: UnitView; readonly onDone: () => void }) {
   const takeDown = useChange(() => call(routes.removeUnit, { id: unit.id, body: { version: unit.version } }));
+  const name = `${unit.label} ${unit.name}`;
   return (
-    <Button
-      label={`Take ${unit.letter} ${unit.name} down`}
-      busy={takeDown.isPending}
-      onPress={() => takeDown.mutate(undefined, { onSuccess: onDone })}
-    />
+    <>
+      <Button
+        label={`Change ${name}`}
+        onPress={() => router.push({ pathname: '/storage', params: { unit: unit.id } })}
+      />
+      <Button
+        label={`Take ${name} down`}
+        busy={takeDown.isPending}
+        onPress={() => takeDown.mutate(undefined, { onSuccess: onDone })}
+      />
+    </>
   );
 }
 
@@ -134,35 +168,41 @@ function TakeDown({ unit, onDone }: { readonly unit: UnitView; readonly onDone: 
 const OFFERED = 6;
 
 function Open({ unit, place, stash }: { unit: UnitView; place: Place; stash: Stash }) {
-  const set = useChange((id: string) => call(routes.placeSupply, { id, body: { place } }));
-  const waiting = stash.supplies.filter(
-    (supply) =>
-      supply.place === null &&
-      unit.holds.includes(supply.kind) &&
-      fitInSlot(envelopeOf(supply), unit.slot) === null,
+  const room = useRoom(stash);
+  const set = useChange(({ lot }: Living) =>
+    call(routes.placeHolding, { id: lot.id, body: { version: lot.version, place } }),
   );
+  const waiting = stash.supplies.flatMap((supply): Living[] => {
+    const lot = mainOf(supply);
+    if (!lot || hasPlace(supply)) return [];
+    const answer = mayLive({ supply, lot }, { unit, cell: place.cell }, room);
+    return isRefusal(answer) || answer?.some(({ code }) => code === 'kept_for_others')
+      ? []
+      : [{ supply, lot }];
+  });
+  const here = place.cell === null ? 'box' : 'slot';
   return (
     <>
       <Txt>
         {waiting.length === 0
-          ? 'This slot is open, and everything that fits it has a place already.'
-          : `This slot is open. ${many(waiting.length, 'thing')} without a place would fit:`}
+          ? `This ${here} is open, and everything that fits it has a place already.`
+          : `This ${here} is open. ${many(waiting.length, 'thing')} without a place would fit:`}
       </Txt>
       {waiting.length > 0 && <CapNote unitId={unit.id} />}
-      {waiting.slice(0, OFFERED).map((supply) => (
+      {waiting.slice(0, OFFERED).map((living) => (
         <Pressable
-          key={supply.id}
+          key={living.lot.id}
           role="button"
-          aria-label={`Set ${supply.name} down here`}
+          aria-label={`Set ${living.supply.name} down here`}
           disabled={set.isPending}
-          onPress={() => set.mutate(supply.id)}
+          onPress={() => set.mutate(living)}
           style={styles.offer}
         >
-          <Swatch hex={supply.hex} group={supply.group} size={36} />
+          <Swatch hex={living.supply.hex} group={living.supply.group} size={36} />
           <Txt look="strong" style={styles.words}>
-            {supply.name}
+            {living.supply.name}
           </Txt>
-          <Txt look="quiet">set down here</Txt>
+          <Txt look="quiet">{place.cell === null ? 'put in here' : 'set down here'}</Txt>
         </Pressable>
       ))}
     </>

@@ -1,14 +1,13 @@
-import { FAMILY_GROUP_INFO, envelopeOf, formOf, inkOn } from '@red-shelf/core';
-import type { SupplyView } from '@red-shelf/contract';
+import { bodyOf, FAMILY_GROUP_INFO, formOf, inkOn, type Box } from '@red-shelf/core';
 import { Circle, G, Rect, Text as SvgText } from 'react-native-svg';
 import { colour, font } from '../theme/tokens';
-import type { Box } from './geometry';
+import type { Living } from '../api/contents';
 
 interface SlotShapeProps {
   readonly box: Box;
-  /** Inside width of the slot, mm, for drawing narrower things to scale. */
-  readonly slotWidthMm: number;
-  readonly supply: SupplyView;
+  /** Inside width of the cell, µm, for drawing narrower things to scale; null where the box is the thing's own. */
+  readonly slotWidthUm: number | null;
+  readonly living: Living;
   /** Faded while a search looks for other things. */
   readonly dim: boolean;
   /** First of its family in the unit: shows the two letters even where slots are small. */
@@ -16,16 +15,24 @@ interface SlotShapeProps {
 }
 
 const EDGE = 'rgba(30,31,33,0.28)';
+/** The edge of a single sheet is drawn at least this share of its cell, so that it can be seen and hit. */
+const THINNEST_EDGE = 0.4;
 /** Letters need this much room, px. */
 const ROOM_FOR_MARK = { w: 17, h: 11 };
 
 /** A supply's visible end: a pad is a bar, a marker a round end, a bottle a cap, a spool a ring, card an edge, stickers a pocket. */
-export function SlotShape({ box: slot, slotWidthMm, supply, dim, first }: SlotShapeProps) {
+export function SlotShape({ box: slot, slotWidthUm, living, dim, first }: SlotShapeProps) {
+  const { supply, lot } = living;
   const { hex } = supply;
   const { end } = formOf(supply.kind, supply.form);
-  const envelope = envelopeOf(supply);
+  const { widthUm } = bodyOf(supply, lot).all;
+  const share = slotWidthUm === null ? 1 : Math.min(1, (1.04 * widthUm) / slotWidthUm);
   const box =
-    end === 'bar' ? { ...slot, w: slot.w * Math.min(1, (1.04 * envelope.widthMm) / slotWidthMm) } : slot;
+    end === 'bar'
+      ? { ...slot, w: slot.w * share }
+      : end === 'edge'
+        ? { ...slot, w: slot.w * Math.max(THINNEST_EDGE, share) }
+        : slot;
   const mark = first && box.w >= ROOM_FOR_MARK.w && box.h >= ROOM_FOR_MARK.h;
   const size = Math.min(13, box.h * 0.8);
   // Round ends wear the letters in the middle, where a spool has its hole.
@@ -34,7 +41,7 @@ export function SlotShape({ box: slot, slotWidthMm, supply, dim, first }: SlotSh
   return (
     <G opacity={dim ? 0.13 : 1}>
       {shape(end, box, hex)}
-      {supply.stock.state === 'out' && (
+      {lot.items <= 0 && lot.left <= 0 && (
         <Hollow box={end === 'pocket' ? sheetBox(box) : box} round={centred} />
       )}
       {mark && (

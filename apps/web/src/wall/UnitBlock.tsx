@@ -1,7 +1,8 @@
-import { slotCount } from '@red-shelf/core';
-import type { SupplyView, UnitView } from '@red-shelf/contract';
+import type { UnitView } from '@red-shelf/contract';
 import { memo, useCallback } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { countIn, isLoose, type Contents } from '../api/contents';
+import { many } from '../copy/words';
 import { colour, radius, space } from '../theme/tokens';
 import { Txt } from '../ui/Txt';
 import type { SlotChoice } from './SlotPanel';
@@ -9,7 +10,7 @@ import { UnitDrawing } from './UnitDrawing';
 
 interface UnitBlockProps {
   readonly unit: UnitView;
-  readonly slots: readonly (SupplyView | null)[];
+  readonly slots: Contents;
   readonly scale: number;
   readonly lit: ReadonlySet<string> | undefined;
   readonly selected: number | null;
@@ -25,15 +26,18 @@ export const UnitBlock = memo(function UnitBlock({
   selected,
   onSelect,
 }: UnitBlockProps) {
-  const full = slots.filter((slot) => slot !== null).length;
   const select = useCallback((slot: number) => onSelect({ unitId: unit.id, slot }), [onSelect, unit.id]);
   return (
     <View style={styles.block}>
-      <UnitHead unit={unit} aside={`${full} of ${slotCount(unit)}`} />
+      <UnitHead unit={unit} aside={sayFilled(unit, slots)} />
       <UnitDrawing unit={unit} slots={slots} scale={scale} lit={lit} selected={selected} onSelect={select} />
     </View>
   );
 });
+
+/** "12 of 60"; "14 things" where they lie loose. */
+export const sayFilled = (unit: UnitView, slots: Contents): string =>
+  isLoose(unit) ? many(countIn(slots), 'thing') : `${countIn(slots)} of ${slots.length}`;
 
 /** The label-tape letter and name of a unit. */
 export function UnitHead({ unit, aside }: { readonly unit: UnitView; readonly aside: string }) {
@@ -41,7 +45,7 @@ export function UnitHead({ unit, aside }: { readonly unit: UnitView; readonly as
     <View style={styles.head}>
       <View style={styles.letter}>
         <Txt look="label" style={styles.letterText}>
-          {unit.letter}
+          {unit.label}
         </Txt>
       </View>
       <Txt look="strong" level={2} style={styles.name} lines={1}>

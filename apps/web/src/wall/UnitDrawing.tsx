@@ -1,17 +1,19 @@
-import { FAMILY_GROUP_INFO, slotAddress, slotCount, type FamilyGroup } from '@red-shelf/core';
-import type { SupplyView, UnitView } from '@red-shelf/contract';
+import { addressIn, endOf, FAMILY_GROUP_INFO, holdsOf, type Box, type FamilyGroup } from '@red-shelf/core';
+import type { UnitView } from '@red-shelf/contract';
 import { memo, useMemo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import Svg, { Circle, G, Path, Rect } from 'react-native-svg';
+import { isLoose, type Contents } from '../api/contents';
 import { saySlot } from '../copy/slot';
 import { colour, LIP } from '../theme/tokens';
-import { frontBoxesMm, slotBoxMm, unitSizeMm, type Box } from './geometry';
+import { boxesOf, unitSize } from './geometry';
 import { SlotShape } from './SlotShape';
 
 interface UnitDrawingProps {
   readonly unit: UnitView;
-  /** What lives in each slot, in reading order. */
-  readonly slots: readonly (SupplyView | null)[];
+  /** What lives in each cell in reading order, or one after another where things lie loose. */
+  readonly slots: Contents;
+  /** px per µm. */
   readonly scale: number;
   /** Ids that stay lit; undefined when nothing is searched for. */
   readonly lit?: ReadonlySet<string> | undefined;
@@ -21,7 +23,7 @@ interface UnitDrawingProps {
   readonly onSelect?: ((slot: number) => void) | undefined;
 }
 
-/** A unit drawn to scale, full of colour: real swatches in its slots, open ones dotted. */
+/** A unit drawn to scale, full of colour: real swatches in its cells or in its heap, open cells dotted. */
 export const UnitDrawing = memo(function UnitDrawing({
   unit,
   slots,
@@ -31,47 +33,58 @@ export const UnitDrawing = memo(function UnitDrawing({
   selected = null,
   onSelect,
 }: UnitDrawingProps) {
-  const size = unitSizeMm(unit);
+  const size = unitSize(unit);
   const px = (box: Box): Box => ({ x: box.x * scale, y: box.y * scale, w: box.w * scale, h: box.h * scale });
-  const boxes = Array.from({ length: slotCount(unit) }, (_, index) => px(slotBoxMm(unit, index)));
+  const boxes = useMemo(() => boxesOf(unit, slots), [unit, slots]).map(px);
   const firsts = useMemo(() => firstOfFamily(slots), [slots]);
   const width = size.w * scale;
   const height = size.h * scale;
   const chosen = selected === null ? undefined : boxes[selected];
+  const loose = isLoose(unit);
+  const end = endOf(unit);
+  const space = (index: number) => (unit.model ? holdsOf(unit.model).space(loose ? null : index) : null);
   return (
     <View style={{ width, height }}>
       <View aria-hidden>
         <Svg width={width} height={height}>
           <Rect x={0} y={0} width={width} height={height} fill={colour.rack} stroke={colour.rackWall} />
           {boxes.map((box, index) => {
-            const supply = slots[index];
-            if (!supply)
+            const living = slots[index];
+            if (!living)
               return (
                 <OpenSlot
                   key={index}
                   box={box}
-                  round={unit.end === 'round' || unit.end === 'ring'}
+                  round={end === 'round' || end === 'ring'}
                   heldFor={held?.get(index)}
                   dim={lit !== undefined}
                 />
               );
-            const dim = lit !== undefined && !lit.has(supply.id) && selected !== index;
+            const dim = lit !== undefined && !lit.has(living.supply.id) && selected !== index;
             return (
               <SlotShape
                 key={index}
                 box={box}
-                slotWidthMm={unit.slot.widthMm}
-                supply={supply}
+                slotWidthUm={loose ? null : (space(index)?.widthUm ?? null)}
+                living={living}
                 dim={dim}
                 first={firsts.has(index)}
               />
             );
           })}
-          {frontBoxesMm(unit)
-            .map(px)
-            .map((front) => (
-              <Rect key={front.y} x={0} y={front.y} width={front.w} height={front.h} fill={colour.rackWall} />
-            ))}
+          {unit.model &&
+            holdsOf(unit.model)
+              .fronts.map(px)
+              .map((front) => (
+                <Rect
+                  key={front.y}
+                  x={0}
+                  y={front.y}
+                  width={front.w}
+                  height={front.h}
+                  fill={colour.rackWall}
+                />
+              ))}
           {chosen && (
             <Rect
               x={chosen.x - 1}
@@ -83,21 +96,33 @@ export const UnitDrawing = memo(function UnitDrawing({
           )}
         </Svg>
       </View>
+      {onSelect && loose && (
+        // Between the things: the box itself, to put something in.
+        <Pressable
+          role="button"
+          aria-label={`${addressIn(unit, null)} ${unit.name}, put something in`}
+          tabIndex={boxes.length === 0 ? 0 : -1}
+          onPress={() => onSelect(boxes.length)}
+          style={[styles.hit, { left: 0, top: 0, width, height }]}
+        />
+      )}
       {onSelect &&
         boxes.map((box, index) => (
           <Pressable
             key={index}
             role="button"
-            aria-label={saySlot(slotAddress(unit, index), slots[index] ?? null)}
+            aria-label={saySlot(addressIn(unit, loose ? null : index), slots[index] ?? null, loose)}
             aria-pressed={selected === index}
             tabIndex={(selected ?? 0) === index ? 0 : -1}
             onPress={() => onSelect(index)}
-            style={[styles.hit, hitBox(box, unit.wallMm * scale)]}
+            style={[styles.hit, hitBox(box, loose ? 0 : wallOf(unit) * scale)]}
           />
         ))}
     </View>
   );
 });
+
+const wallOf = ({ model }: UnitView): number => (model?.model === 'grid' ? model.wallUm : 0);
 
 /** The walls between slots belong to the slots when a finger comes down on them. */
 const hitBox = ({ x, y, w, h }: Box, wall: number) => ({
@@ -107,13 +132,13 @@ const hitBox = ({ x, y, w, h }: Box, wall: number) => ({
   height: h + wall,
 });
 
-function firstOfFamily(slots: readonly (SupplyView | null)[]): Set<number> {
+function firstOfFamily(slots: Contents): Set<number> {
   const firsts = new Set<number>();
   let last: FamilyGroup | null = null;
-  slots.forEach((supply, index) => {
-    if (!supply) return;
-    if (supply.group !== last) firsts.add(index);
-    last = supply.group;
+  slots.forEach((living, index) => {
+    if (!living) return;
+    if (living.supply.group !== last) firsts.add(index);
+    last = living.supply.group;
   });
   return firsts;
 }

@@ -1,7 +1,8 @@
-import { isOnWall, slotCount } from '@red-shelf/core';
+import { isOnWall } from '@red-shelf/core';
 import { router } from 'expo-router';
 import { useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View, type TextInput } from 'react-native';
+import { countIn, hasPlace, isLoose, useContents } from '../api/contents';
 import { useStash } from '../api/queries';
 import { Waiting } from '../frame/Waiting';
 import { many, words } from '../copy/words';
@@ -17,7 +18,10 @@ import { useWide } from '../ui/useWide';
 import { intoColumns, stepSlot, wallScale } from './geometry';
 import { SlotPanel, type SlotChoice } from './SlotPanel';
 import { UnitBlock } from './UnitBlock';
-import { useFound, useSlots } from './useWall';
+import { useFound } from './useFound';
+
+/** Height of a unit's head, px. */
+const HEAD_PX = 30;
 
 /** The room's units, to scale and full of colour. Search dims what does not match; a tap says what lives in a slot. */
 export function WallScreen() {
@@ -27,13 +31,14 @@ export function WallScreen() {
   const [choice, setChoice] = useState<SlotChoice | null>(null);
   const [width, setWidth] = useState(0);
   const field = useRef<TextInput>(null);
-  const slots = useSlots(stash);
+  const slots = useContents(stash);
   const found = useFound(stash, query);
   const lit = useMemo(() => found && new Set(found.map(({ id }) => id)), [found]);
-  const units = useMemo(() => (stash?.wall.units ?? []).filter(({ facts }) => isOnWall(facts)), [stash]);
+  const units = useMemo(() => (stash?.wall.units ?? []).filter(isOnWall), [stash]);
   const unit = units.find(({ id }) => id === choice?.unitId);
   const step = (key: string) => () => {
-    if (unit && choice) setChoice({ unitId: unit.id, slot: stepSlot(unit, choice.slot, key) });
+    if (unit && choice)
+      setChoice({ unitId: unit.id, slot: stepSlot(unit, slots.get(unit.id) ?? [], choice.slot, key) });
   };
   useKeys({
     '/': () => field.current?.focus(),
@@ -49,8 +54,12 @@ export function WallScreen() {
   });
   if (!stash) return <Waiting error={error} />;
 
-  const total = units.reduce((sum, { rows, columns }) => sum + slotCount({ rows, columns }), 0);
-  const placed = stash.supplies.filter(({ place }) => place !== null).length;
+  const racks = units.map((unit) => slots.get(unit.id) ?? []);
+  const placed = racks.reduce((sum, each) => sum + countIn(each), 0);
+  const open = units.reduce((sum, unit, i) => {
+    const cells = racks[i] ?? [];
+    return isLoose(unit) ? sum : sum + cells.length - countIn(cells);
+  }, 0);
   const columns = wide ? 2 : 1;
   const columnWidth = Math.floor((width - (columns - 1) * space.l) / columns);
   const scale = wallScale(units, columnWidth);
@@ -62,20 +71,20 @@ export function WallScreen() {
       >
         <PageHead
           title={stash.wall.roomName}
-          aside={`${many(units.length, 'rack')} · ${placed} in place · ${total - placed} open`}
+          aside={`${many(units.length, 'rack')} · ${placed} in place · ${open} open`}
         />
         <SearchField ref={field} value={query} onChange={setQuery} />
         {found && (
           <Txt look="quiet">
             {found.length === 0
               ? words.nothingFound
-              : `${many(found.length, 'match', 'matches')}, ${found.filter(({ place }) => place).length} of them on the wall`}
+              : `${many(found.length, 'match', 'matches')}, ${found.filter(hasPlace).length} of them on the wall`}
           </Txt>
         )}
         {units.length === 0 && <Note>{words.emptyWall}</Note>}
         <View style={styles.columns} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
           {width > 0 &&
-            intoColumns(units, columns, 30 / scale).map((column, c) => (
+            intoColumns(units, columns, HEAD_PX / scale).map((column, c) => (
               <View key={c} style={[styles.column, { width: columnWidth }]}>
                 {column.map((each) => (
                   <UnitBlock

@@ -1,43 +1,26 @@
-import { UNIT_TEMPLATES, type UnitTemplate } from '@red-shelf/core';
-import type { UnitView } from '@red-shelf/contract';
-import { frontBoxesMm, intoColumns, slotBoxMm, stepSlot, unitSizeMm, wallScale } from './geometry';
+import { UNIT_TEMPLATES, evenGrid } from '@red-shelf/core';
+import { living, supply, unit } from '../test/harness';
+import { boxesOf, intoColumns, stepSlot, unitSize, wallScale } from './geometry';
 
-const view = (template: UnitTemplate): UnitView => ({
-  ...template,
-  version: 1,
-  letter: 'A',
-  facts: {},
-  template: template.id,
-  holds: [...template.holds],
-});
-const units = UNIT_TEMPLATES.map(view);
-
-test.each(units)('slots of a $name lie inside it, without overlapping each other or its front', (unit) => {
-  const size = unitSizeMm(unit);
-  const boxes = Array.from({ length: unit.rows * unit.columns }, (_, i) => slotBoxMm(unit, i));
-  const all = [...boxes, ...frontBoxesMm(unit)];
-  for (const { x, y, w, h } of all) {
-    expect(x).toBeGreaterThanOrEqual(0);
-    expect(x + w).toBeLessThanOrEqual(size.w + 1e-9);
-    expect(y + h).toBeLessThanOrEqual(size.h + 1e-9);
-  }
-  boxes.forEach((p, i) =>
-    all.slice(i + 1).forEach((q) => {
-      const apart = p.x + p.w <= q.x || q.x + q.w <= p.x || p.y + p.h <= q.y || q.y + q.h <= p.y;
-      expect(apart).toBe(true);
-    }),
-  );
+const units = UNIT_TEMPLATES.map(({ id, model }) => unit({ id, model }));
+const box = unit({
+  model: { model: 'loose', widthUm: 200_000, heightUm: 90_000, depthUm: 90_000, fillPercent: 70 },
 });
 
 test('one scale for the whole wall: the widest unit fills the width', () => {
   const scale = wallScale(units, 358);
-  const widths = units.map((unit) => unitSizeMm(unit).w * scale);
-  expect(Math.max(...widths)).toBeCloseTo(358, 6);
-  expect(wallScale([], 358)).toBe(358);
+  expect(Math.max(...units.map((each) => unitSize(each).w * scale))).toBeCloseTo(358, 6);
+  expect(wallScale([], 358)).toBe(0.358);
+});
+
+test('a rack draws its cells whatever is in them, a box one shape for each thing', () => {
+  expect(boxesOf(unit(), [])).toHaveLength(6);
+  const things = [supply({ id: 'a' }), supply({ id: 'b' })].map(living);
+  expect([boxesOf(box, []), boxesOf(box, things)].map(({ length }) => length)).toEqual([0, 2]);
 });
 
 test('every unit stands in one column, and columns are about as long as each other', () => {
-  const columns = intoColumns(units, 2, 40);
+  const columns = intoColumns(units, 2, 40_000);
   expect(
     columns
       .flat()
@@ -47,12 +30,13 @@ test('every unit stands in one column, and columns are about as long as each oth
   expect(columns.every((column) => column.length > 0)).toBe(true);
 });
 
-test('arrow keys step inside the unit and stop at its edges', () => {
-  const unit = { rows: 2, columns: 3 };
-  expect(
-    ['ArrowRight', 'ArrowDown', 'ArrowLeft', 'ArrowUp', 'x'].map((key) => stepSlot(unit, 0, key)),
-  ).toEqual([1, 3, 0, 0, 0]);
-  expect(['ArrowRight', 'ArrowDown', 'ArrowLeft', 'ArrowUp'].map((key) => stepSlot(unit, 5, key))).toEqual([
-    5, 5, 4, 2,
+test('arrow keys step inside the unit and stop at its edges; in a box one thing follows another', () => {
+  const rack = unit({ model: evenGrid(2, 3, { widthUm: 1000, heightUm: 1000, depthUm: 1000 }) });
+  const cells = Array<null>(6).fill(null);
+  const from = (slot: number) => (key: string) => stepSlot(rack, cells, slot, key);
+  expect(['ArrowRight', 'ArrowDown', 'ArrowLeft', 'ArrowUp', 'x'].map(from(0))).toEqual([1, 3, 0, 0, 0]);
+  expect(['ArrowRight', 'ArrowDown', 'ArrowLeft', 'ArrowUp'].map(from(5))).toEqual([5, 5, 4, 2]);
+  expect(['ArrowRight', 'ArrowLeft', 'ArrowDown'].map((key) => stepSlot(box, [null, null], 0, key))).toEqual([
+    1, 0, 0,
   ]);
 });

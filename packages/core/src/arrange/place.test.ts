@@ -1,25 +1,43 @@
 import fc from 'fast-check';
+import type { Size } from '../kinds/definition';
+import { fitInSpace } from '../storage/fit';
+import { evenGrid } from '../storage/models/grid';
+import { holdsOf } from '../storage/models/models';
 import { keyed } from './order';
 import { shelfFigures } from './figures';
-import { placeInGrid, type PlaceItem, type PlaceUnit } from './place';
+import { placeInGrid, zonesOf, type PlaceItem, type PlaceUnit } from './place';
 import { shareOut } from './spread';
 
-const PAD = { widthMm: 98, heightMm: 20, depthMm: 66 };
-const MINI = { widthMm: 34, heightMm: 22, depthMm: 34 };
-const unit = (id: string, rows: number, columns: number, more: Partial<PlaceUnit> = {}): PlaceUnit => ({
-  id,
-  letter: id,
-  rows,
-  columns,
-  slot: { widthMm: 102, heightMm: 22, depthMm: 70 },
-  holds: ['ink'],
-  ...more,
+const MM = 1000;
+const size = (w: number, h: number, d: number): Size => ({
+  widthUm: w * MM,
+  heightUm: h * MM,
+  depthUm: d * MM,
 });
-const ink = (id: string, hex: string, more: Partial<PlaceItem> = {}): PlaceItem => ({
+interface Thing extends PlaceItem {
+  readonly kind: string;
+  readonly size: Size;
+}
+const PAD = size(98, 20, 66);
+const MINI = size(34, 22, 34);
+/** A rack for ink whose cells take what goes in as it stands. */
+const unit = (
+  id: string,
+  rows: number,
+  columns: number,
+  { cell = size(102, 22, 70), blocked = new Set<number>(), model = evenGrid(rows, columns, cell) } = {},
+): PlaceUnit<Thing> => ({
+  id,
+  cells: rows * columns,
+  zones: zonesOf(model, blocked),
+  takes: (thing, at) =>
+    thing.kind === 'ink' ? fitInSpace(thing.size, holdsOf(model).space(at)) : { code: 'wrong_kind' },
+});
+const ink = (id: string, hex: string, more: Partial<Thing> = {}): Thing => ({
   id,
   hex,
   kind: 'ink',
-  envelope: PAD,
+  size: PAD,
   ...more,
 });
 const REDS = ['#c8464c', '#b3262b', '#8c1c22'].map((hex, i) => ink(`r${i}`, hex));
@@ -51,11 +69,11 @@ test('with too little room the least used stay out, and say why', () => {
 });
 
 test('what does not fit is refused with both measures', () => {
-  const wide = ink('w', '#c23b42', { envelope: { widthMm: 132, heightMm: 20, depthMm: 66 } });
+  const wide = ink('w', '#c23b42', { size: size(132, 20, 66) });
   const pen = { ...ink('m', '#c23b42'), kind: 'marker' };
   const { leftOver } = placeInGrid([wide, pen], [unit('A', 1, 4)]);
   expect(leftOver.map(({ reason }) => reason)).toEqual([
-    { code: 'too_wide', needMm: 132, haveMm: 102 },
+    { code: 'too_wide', needUm: 132 * MM, haveUm: 102 * MM },
     { code: 'wrong_kind' },
   ]);
 });
@@ -63,6 +81,15 @@ test('what does not fit is refused with both measures', () => {
 test('a slot where something else lives is not touched', () => {
   const { units } = placeInGrid(REDS, [unit('A', 1, 4, { blocked: new Set([1]) })]);
   expect(units[0]!.slots.map((slot) => slot?.id ?? '·').join(' ')).toBe('r0 · r1 r2');
+});
+
+test('a rack of unequal rows gives each thing a cell that takes it', () => {
+  const model = { ...evenGrid(2, 3, size(102, 22, 70)), rowsUm: [10 * MM, 22 * MM] };
+  const thin = REDS.map((each) => ({ ...each, size: size(98, 8, 66) }));
+  const { units, leftOver } = placeInGrid([...BLUES, ...thin], [unit('A', 2, 3, { model })]);
+  expect(units[0]!.slots.slice(3).filter((slot) => slot?.id.startsWith('b'))).toHaveLength(2);
+  expect(units[0]!.slots.flatMap((slot) => slot ?? [])).toHaveLength(5);
+  expect(leftOver).toEqual([]);
 });
 
 /** The most that can be placed: try every way of giving each thing a unit it fits. Slow and obvious. */
@@ -78,7 +105,7 @@ function mostPlaceable(choices: number[][], rooms: number[]): number {
 }
 
 test('as many find a place as possibly can; nothing is lost or placed twice; units read in rainbow order', () => {
-  const small = { widthMm: 36, heightMm: 24, depthMm: 40 };
+  const small = size(36, 24, 40);
   const things = fc.array(
     fc.record({ hex: fc.constantFrom('#c23b42', '#3468b0', '#4c9a52'), mini: fc.boolean() }),
     { maxLength: 7 },
@@ -89,8 +116,8 @@ test('as many find a place as possibly can; nothing is lost or placed twice; uni
   });
   fc.assert(
     fc.property(things, rooms, (given, racks) => {
-      const items = given.map(({ hex, mini }, i) => ink(`i${i}`, hex, { envelope: mini ? MINI : PAD }));
-      const units = racks.map((rack, i) => unit(`U${i}`, 1, rack.columns, rack.small ? { slot: small } : {}));
+      const items = given.map(({ hex, mini }, i) => ink(`i${i}`, hex, { size: mini ? MINI : PAD }));
+      const units = racks.map((rack, i) => unit(`U${i}`, 1, rack.columns, rack.small ? { cell: small } : {}));
       const { units: filled, leftOver } = placeInGrid(items, units);
       const placed = filled.flatMap(({ slots }) => slots.filter((slot) => slot !== null).map(({ id }) => id));
       expect([...placed, ...leftOver.map(({ item }) => item.id)].sort()).toEqual(

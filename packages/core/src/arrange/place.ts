@@ -1,6 +1,6 @@
 import type { FamilyGroup } from '../colour/families';
-import type { EnvelopeMm } from '../kinds/definition';
-import { fitInSlot, slotCount, type FitRefusal, type GridUnit } from '../storage/unit';
+import { isRefusal, type Refusal, type Warning } from '../storage/mayLive';
+import { holdsOf, type Model } from '../storage/models/models';
 import { allocate } from './allocate';
 import { keyed, makeRainbowOrder, type ColouredItem, type Keyed } from './order';
 import { DEFAULT_SCHEME, type Scheme } from './scheme';
@@ -8,27 +8,54 @@ import { shareOut, stretches } from './spread';
 
 /** A supply to be placed. */
 export interface PlaceItem extends ColouredItem {
-  readonly kind: string;
-  readonly envelope: EnvelopeMm;
   /** Times used lately; where there is too little room the least used stay out. */
   readonly uses?: number;
+  /** Things that say the same here may live in the same places, so that one of them is asked for all. */
+  readonly alike?: string;
 }
 
-/** A unit to fill: `holds` are the kinds it takes, `blocked` the slots that are not to be touched. */
-export interface PlaceUnit extends GridUnit {
-  readonly holds: readonly string[];
-  readonly blocked?: ReadonlySet<number>;
-  /** Slots in the order they are filled; in reading order when left out. Slots not named stay open. */
-  readonly filling?: readonly number[];
-  /** It holds a palette: these things and no others, and these nowhere else. */
-  readonly only?: ReadonlySet<string>;
+/** Cells that take the same things: one of them, and those that may be filled, in the order they are. */
+export interface PlaceZone {
+  readonly cell: number;
+  readonly open: readonly number[];
 }
 
-export type LeftOverReason = FitRefusal | { readonly code: 'wrong_kind' } | { readonly code: 'no_room' };
+/** A unit to fill, cell by cell. */
+export interface PlaceUnit<T> {
+  readonly id: string;
+  /** How many cells it has, filled or not. */
+  readonly cells: number;
+  readonly zones: readonly PlaceZone[];
+  /** Whether a thing may live in a cell (`mayLive`). */
+  readonly takes: (item: T, cell: number) => Refusal | readonly Warning[] | null;
+}
+
+export type LeftOverReason =
+  | Refusal
+  | Extract<Warning, { code: 'kept_for_others' | 'belongs_elsewhere' }>
+  | { readonly code: 'no_room' };
+
+/** Zones of a unit: cells of one size, in filling order; `blocked` ones are not to be touched, at most `most` are filled. */
+export function zonesOf(model: Model, blocked: ReadonlySet<number>, most = Infinity): PlaceZone[] {
+  const { order, space } = holdsOf(model);
+  const zones = new Map<string, { cell: number; open: number[] }>();
+  let left = most;
+  for (const cell of order) {
+    const { widthUm, heightUm, depthUm } = space(cell);
+    const key = `${widthUm} ${heightUm} ${depthUm}`;
+    const zone = zones.get(key) ?? { cell, open: [] };
+    zones.set(key, zone);
+    if (!blocked.has(cell) && left-- > 0) zone.open.push(cell);
+  }
+  return [...zones.values()];
+}
 
 export interface Arrangement<T> {
   /** For each unit, its slots in reading order; null where the slot stays open. */
-  readonly units: readonly { readonly unit: PlaceUnit; readonly slots: readonly (T | null)[] }[];
+  readonly units: readonly {
+    readonly unit: { readonly id: string };
+    readonly slots: readonly (T | null)[];
+  }[];
   /** Open slots kept for a family to grow into: unit id → slot index → family. */
   readonly held: ReadonlyMap<string, ReadonlyMap<number, FamilyGroup>>;
   readonly leftOver: readonly { readonly item: T; readonly reason: LeftOverReason }[];
@@ -48,17 +75,27 @@ export interface PlaceOptions {
  */
 export function placeInGrid<T extends PlaceItem>(
   items: readonly T[],
-  units: readonly PlaceUnit[],
+  units: readonly PlaceUnit<T>[],
   options: PlaceOptions = {},
 ): Arrangement<T> {
   const order = options.order ?? makeRainbowOrder(options.scheme ?? DEFAULT_SCHEME);
   const leftOver: { item: T; reason: LeftOverReason }[] = [];
-  const rooms = units.map((unit) => openSlots(unit).length);
+  const zones = units.flatMap((unit) => unit.zones.map((zone) => ({ unit, ...zone })));
+  const rooms = zones.map(({ open }) => open.length);
+
+  const known = new Map<string, number[] | LeftOverReason>();
+  const choiceOf = (item: T): number[] | LeftOverReason => {
+    const found = item.alike === undefined ? undefined : known.get(item.alike);
+    if (found) return found;
+    const choice = zonesFor(item, zones);
+    if (item.alike !== undefined) known.set(item.alike, choice);
+    return choice;
+  };
 
   // Things with the same choice of units are one class; a class is spread as one run.
   const classes = new Map<string, { units: number[]; members: Keyed<T>[] }>();
   for (const item of items) {
-    const choice = unitsFor(item, units);
+    const choice = choiceOf(item);
     if ('code' in choice) {
       leftOver.push({ item, reason: choice });
       continue;
@@ -74,7 +111,7 @@ export function placeInGrid<T extends PlaceItem>(
     claims.map(({ members, units: choice }) => ({ count: members.length, units: choice })),
     rooms,
   );
-  const contents: Keyed<T>[][] = units.map(() => []);
+  const contents: Keyed<T>[][] = zones.map(() => []);
   claims.forEach(({ members, units: choice }, c) => {
     const room = choice.reduce((sum, u) => sum + (flow[c]?.[u] ?? 0), 0);
     const { staying, out } = mostUsed(members, room);
@@ -88,33 +125,52 @@ export function placeInGrid<T extends PlaceItem>(
     }
   });
 
-  const held = new Map<string, Map<number, FamilyGroup>>();
-  const filled = units.map((unit, u) => {
-    const here = (contents[u] ?? []).sort(order);
-    const laid = layOut(here, unit, rooms[u] ?? 0, options.growth);
-    held.set(unit.id, laid.held);
-    return { unit, slots: laid.slots };
+  const held = new Map<string, Map<number, FamilyGroup>>(units.map(({ id }) => [id, new Map()]));
+  const filled = units.map((unit) => ({
+    unit,
+    slots: Array.from({ length: unit.cells }, (): T | null => null),
+  }));
+  const byId = new Map(filled.map((each) => [each.unit.id, each.slots]));
+  zones.forEach(({ unit, open }, z) => {
+    const laid = layOut((contents[z] ?? []).sort(order), open, options.growth);
+    for (const [cell, item] of laid.slots) byId.get(unit.id)?.splice(cell, 1, item);
+    for (const [cell, group] of laid.held) held.get(unit.id)?.set(cell, group);
   });
   return { units: filled, held, leftOver };
 }
 
-/** Slots that may be filled, in the order they are. */
-function openSlots(unit: PlaceUnit): number[] {
-  const all = unit.filling ?? Array.from({ length: slotCount(unit) }, (_, index) => index);
-  return all.filter((index) => !unit.blocked?.has(index));
+interface Zone<T> extends PlaceZone {
+  readonly unit: PlaceUnit<T>;
 }
 
-/** Indices of the units an item may live in, or the reason of the unit that came nearest to taking it. */
-function unitsFor(item: PlaceItem, units: readonly PlaceUnit[]): number[] | LeftOverReason {
+/** What keeps a thing out when arranging: a no, or a place that is kept for others. Tight fits are put up with. */
+function whyNot<T>(item: T, { unit, cell }: Zone<T>): LeftOverReason | null {
+  const answer = unit.takes(item, cell);
+  if (isRefusal(answer)) return answer;
+  const kept = answer?.find(({ code }) => code === 'kept_for_others' || code === 'belongs_elsewhere');
+  return (kept as LeftOverReason | undefined) ?? null;
+}
+
+/** How much a reason says: the one that came nearest to taking the thing is given. */
+const TELLING: readonly LeftOverReason['code'][] = [
+  'limit_reached',
+  'too_deep',
+  'too_high',
+  'too_wide',
+  'belongs_elsewhere',
+  'kept_for_others',
+];
+
+/** Indices of the zones an item may live in, or the reason of the one that came nearest to taking it. */
+function zonesFor<T extends PlaceItem>(item: T, zones: readonly Zone<T>[]): number[] | LeftOverReason {
   const choice: number[] = [];
   let reason: LeftOverReason = { code: 'wrong_kind' };
-  const atHome = units.some(({ only }) => only?.has(item.id));
-  units.forEach((unit, u) => {
-    if (atHome ? !unit.only?.has(item.id) : unit.only !== undefined) return;
-    if (!atHome && !unit.holds.includes(item.kind)) return;
-    const refusal = fitInSlot(item.envelope, unit.slot);
-    if (refusal) reason = refusal;
-    else choice.push(u);
+  const rank = ({ code }: LeftOverReason): number =>
+    TELLING.includes(code) ? TELLING.indexOf(code) : TELLING.length;
+  zones.forEach((zone, z) => {
+    const no = whyNot(item, zone);
+    if (!no) choice.push(z);
+    else if (rank(no) < rank(reason)) reason = no;
   });
   return choice.length > 0 ? choice : reason;
 }
@@ -128,30 +184,28 @@ function mostUsed<T extends PlaceItem>(members: Keyed<T>[], room: number) {
   return { staying: ranked.slice(0, room), out: ranked.slice(room) };
 }
 
-/** Puts an ordered list into one unit's free slots, each family followed by its share of the spare ones. */
+/** Puts an ordered list into open cells, each family followed by its share of the spare ones. */
 function layOut<T>(
   ordered: readonly Keyed<T>[],
-  unit: PlaceUnit,
-  room: number,
+  open: readonly number[],
   growth: PlaceOptions['growth'],
-): { slots: (T | null)[]; held: Map<number, FamilyGroup> } {
-  const slots: (T | null)[] = Array.from({ length: slotCount(unit) }, () => null);
+): { slots: Map<number, T>; held: Map<number, FamilyGroup> } {
+  const slots = new Map<number, T>();
   const held = new Map<number, FamilyGroup>();
   const runs = stretches(ordered, (k) => k.group);
   const spare = shareOut(
-    room - ordered.length,
+    open.length - ordered.length,
     runs.map((run) => growth?.[run.group] ?? run.items.length),
   );
-  const open = openSlots(unit);
   let at = 0;
   runs.forEach((run, r) => {
     for (const { item } of run.items) {
-      const index = open[at++];
-      if (index !== undefined) slots[index] = item;
+      const cell = open[at++];
+      if (cell !== undefined) slots.set(cell, item);
     }
     for (let kept = spare[r] ?? 0; kept > 0; kept--) {
-      const index = open[at++];
-      if (index !== undefined) held.set(index, run.group);
+      const cell = open[at++];
+      if (cell !== undefined) held.set(cell, run.group);
     }
   });
   return { slots, held };

@@ -3,8 +3,8 @@ import { chromaOf, hueOf, type Lab } from '../colour/lab';
 import type { Finish } from '../colour/family';
 import { purposesOf } from '../gather/purposes';
 import { fold } from '../search/fold';
-import { envelopeOf } from '../supply/envelope';
-import type { Facts } from '../supply/facts';
+import { bodyOf } from '../stash/body';
+import type { Facts } from '../stash/facts';
 import { seasonOf, SEASONS } from '../nudges/seasons';
 import type { Kind } from '../kinds/definition';
 import { KINDS } from '../kinds/definition';
@@ -94,8 +94,8 @@ export function headingOf(key: SortKey, item: Sortable, counts: ReadonlyMap<stri
     case 'form':
       return formsOfKind(item.kind).find(({ id }) => id === item.form)?.name ?? item.form;
     case 'size': {
-      const { widthMm, heightMm } = envelopeOf(item);
-      return `${Math.round(Math.max(widthMm, heightMm))} mm`;
+      const { widthUm, heightUm } = bodyOf(item).one;
+      return `${Math.round(Math.max(widthUm, heightUm) / 1000)} mm`;
     }
     case 'type':
       return text(attributes?.[TYPE[item.kind]]) || 'not said';

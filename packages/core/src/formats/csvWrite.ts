@@ -1,11 +1,12 @@
 import Papa from 'papaparse';
 import { formOf } from '../kinds/registry';
+import { formFor } from '../stash/formFor';
 import { LIST_FIELD_NAMES, LIST_FIELDS, type ListField } from './fields';
 import type { OpeningCount, SupplyDraft } from './supplyDraft';
 
 /** Quantity and level cells that `readQuantity` reads back to the same count. */
 function quantityCells(supply: SupplyDraft & OpeningCount): { quantity: string; level: string } {
-  const form = formOf(supply.kind, supply.form);
+  const form = formFor(supply);
   // Whole micrometres in mm, so that nothing is rounded away.
   if (form.counting === 'length') return { quantity: `${supply.left / 1_000} mm`, level: '' };
   if (form.counting !== 'fill') return { quantity: String(supply.left), level: '' };

@@ -1,5 +1,7 @@
 import { fold } from '../search/fold';
-import type { Facts } from '../supply/facts';
+import { formOf } from '../kinds/registry';
+import type { Facts } from '../stash/facts';
+import { formFor } from '../stash/formFor';
 import type { ColumnMapping, ListField } from './fields';
 import type { CellRefusal } from './refusal';
 import { readRow, type RowDefaults } from './rowRead';
@@ -110,11 +112,18 @@ function compare(
     facts[key] = then;
     fields.push(field);
   }
-  const { count } = reading;
+  const count = reading.count && asCounted(reading.count, there);
   const recount = count !== null && (count.items !== there.items || count.left !== there.left);
   if (recount) fields.push('quantity');
   const { id, items: _items, left: _left, ...now } = there;
   const draft: SupplyDraft = { ...now, ...next, facts };
   if (fields.length === 0) return { line, verdict: 'same', id, draft };
   return { line, verdict: 'change', id, draft, count: recount ? count : null, fields };
+}
+
+/** A count that was read by the form's uses, in the uses this supply has of its own. */
+function asCounted(count: OpeningCount, there: KnownSupply): OpeningCount {
+  const [usual, own] = [formOf(there.kind, there.form), formFor(there)];
+  if (usual.counting !== 'fill' || usual.usesPerFill === own.usesPerFill) return count;
+  return { ...count, left: Math.round((count.left * (own.usesPerFill ?? 1)) / (usual.usesPerFill ?? 1)) };
 }

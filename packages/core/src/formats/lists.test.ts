@@ -5,7 +5,7 @@ import { formOf, formsOfKind } from '../kinds/registry';
 import { readCsv, type CsvTable } from './csvRead';
 import { writeCsv } from './csvWrite';
 import { guessMapping } from './fields';
-import type { Facts } from '../supply/facts';
+import type { Facts } from '../stash/facts';
 import { planImport, type KnownSupply, type RowVerdict } from './importPlan';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);

@@ -1,7 +1,7 @@
 import type { Family } from '../colour/families';
 import type { Finish } from '../colour/family';
 import type { Kind } from '../kinds/definition';
-import type { Facts } from '../supply/facts';
+import type { Facts } from '../stash/facts';
 
 /** A supply as a person describes it, checked but not yet in the stash. */
 export interface SupplyDraft {

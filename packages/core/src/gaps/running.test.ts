@@ -2,7 +2,7 @@ import { findGaps, type GapSubject } from './running';
 
 const thing = (id: string, state: 'ok' | 'low' | 'out', uses: number, placed = true): GapSubject => ({
   id,
-  stock: { items: 1, left: 1, state, uses, lastUsedAt: null, parts: {} },
+  stock: { items: 1, left: 1, state, uses, used: uses, lastUsedAt: null, parts: {} },
   placed,
 });
 const ids = (list: readonly GapSubject[]): string => list.map(({ id }) => id).join(' ');

@@ -1,4 +1,4 @@
-import type { Stock } from '../stock/ledger';
+import type { Stock } from '../stock/stock';
 
 /** A supply as the gaps list sees it. */
 export interface GapSubject {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Facts } from '../supply/facts';
+import type { Facts } from '../stash/facts';
 import { meaningsOf, purposeSections, purposesOf, splitWords } from './purposes';
 
 const facts = (purpose?: string): Facts => (purpose === undefined ? {} : { attributes: { purpose } });

@@ -1,5 +1,5 @@
 import { fold } from '../search/fold';
-import type { Facts } from '../supply/facts';
+import type { Facts } from '../stash/facts';
 
 /**
  * A purpose in the person's own order. `also` are further meanings the whole category carries: a coffee cup may mark

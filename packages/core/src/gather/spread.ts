@@ -1,4 +1,5 @@
 import { KINDS, type Kind } from '../kinds/definition';
+import type { Holding } from '../stash/holding';
 
 /** How a kind is scattered over the room. */
 export interface KindSpread {
@@ -15,18 +16,23 @@ const MANY_PLACES = 3;
 
 /** Where everything of each kind lives; kinds not owned are left out. */
 export function kindSpreads(
-  supplies: readonly { readonly kind: Kind; readonly place: { readonly unitId: string } | null }[],
+  supplies: readonly {
+    readonly kind: Kind;
+    readonly holdings: readonly Pick<Holding, 'spot'>[];
+  }[],
   tooMany = MANY_PLACES,
 ): KindSpread[] {
   return KINDS.flatMap((kind) => {
     const own = supplies.filter((supply) => supply.kind === kind);
     if (own.length === 0) return [];
     const counts = new Map<string, number>();
-    for (const { place } of own) if (place) counts.set(place.unitId, (counts.get(place.unitId) ?? 0) + 1);
+    for (const { holdings } of own)
+      for (const unitId of new Set(holdings.flatMap(({ spot }) => spot?.unitId ?? [])))
+        counts.set(unitId, (counts.get(unitId) ?? 0) + 1);
     const places = [...counts]
       .map(([unitId, count]) => ({ unitId, count }))
       .sort((p, q) => q.count - p.count);
-    const unplaced = own.filter(({ place }) => place === null).length;
+    const unplaced = own.filter(({ holdings }) => holdings.every(({ spot }) => spot === null)).length;
     return [
       {
         kind,

@@ -30,18 +30,22 @@ const standing: Orientation = {
   wants: 'upright',
   because: 'Upright between dividers it can be leafed through; leaning, it curls.',
 };
+/** Calliper of card of 216 g/m² at a bulk of 1.25 cm³/g, µm. */
+const SHEET_UM = 270;
+
 const sheets = {
   counting: 'sheets',
   end: 'edge',
   keptIn: ['card-file'],
   lowAt: 4,
   usualPurchase: 10,
+  piles: { along: 'widthUm', eachUm: SHEET_UM },
   orientation: standing,
   traits: ['fades', 'heavy', 'scratched easily'],
   avoid: ['sheds glitter', 'leaks'],
 } as const;
 const small = { ...sheets, keptIn: ['small-file', 'card-file'] } as const;
-const whole = { ...sheets, parts: ['packs', 'bases', 'scraps'] } as const;
+const whole = { ...sheets, parts: ['pack', 'base', 'scrap'] } as const;
 
 /** Envelopes are those of about twenty sheets standing upright in a divider; masses are those of one sheet of 216 g/m². */
 export const cardstockForms = formsOf('cardstock', [

@@ -12,18 +12,27 @@ export type Kind = (typeof KINDS)[number];
  */
 export type Counting = 'fill' | 'sheets' | 'pieces' | 'length';
 
-/** Counts kept beside the main one: unopened packs, bases already cut, scraps. */
-export const PARTS = ['packs', 'bases', 'scraps'] as const;
+/** What a lot of a supply is: whole things, unopened packs, bases already cut, scraps. */
+export const LOTS = ['whole', 'pack', 'base', 'scrap'] as const;
+export type LotAs = (typeof LOTS)[number];
+/** Lots kept beside the whole things. */
+export const PARTS = ['pack', 'base', 'scrap'] as const satisfies readonly LotAs[];
 export type Part = (typeof PARTS)[number];
 
 /** The visible end: what a supply of this form looks like on the shelf. */
 export type VisibleEnd = 'bar' | 'round' | 'cap' | 'edge' | 'ring' | 'pocket';
 
-/** Outside size as it stands in its slot, seen from the front, in millimetres. */
-export interface EnvelopeMm {
-  readonly widthMm: number;
-  readonly heightMm: number;
-  readonly depthMm: number;
+/** Size as a thing stands, seen from the front, in whole micrometres. */
+export interface Size {
+  readonly widthUm: number;
+  readonly heightUm: number;
+  readonly depthUm: number;
+}
+
+/** How several of a thing lie together: along which side they add up, and how thick each is (its own extent when left out). */
+export interface Piling {
+  readonly along: keyof Size;
+  readonly eachUm?: number;
 }
 
 /** How a form wants to lie or stand, and what goes wrong otherwise: a warning, never a refusal. */
@@ -51,7 +60,12 @@ export interface FormDefinition {
   readonly name: string;
   readonly counting: Counting;
   readonly end: VisibleEnd;
-  readonly envelope: EnvelopeMm;
+  /** Outside size of one as it usually is; of card, of about twenty sheets. */
+  readonly envelope: Size;
+  /** Left out where a count says nothing about size: a packet of gems, a spool. */
+  readonly piles?: Piling;
+  /** Bottles: what the usual one holds, µl. */
+  readonly volumeUl?: number;
   /** Grams of one (a pad, a sheet, a full spool), about. */
   readonly massG: number;
   /** `fill` forms: uses from full to dry; a default the person's own record will correct. */
@@ -86,9 +100,9 @@ export const formsOf = (
   forms: readonly Omit<FormDefinition, 'kind'>[],
 ): readonly FormDefinition[] => forms.map((form) => ({ kind, ...form }));
 
-/** Millimetres wide, high and deep. */
-export const envelope = (widthMm: number, heightMm: number, depthMm: number): EnvelopeMm => ({
-  widthMm,
-  heightMm,
-  depthMm,
+/** A size from millimetres wide, high and deep, as definitions are written. */
+export const envelope = (wideMm: number, highMm: number, deepMm: number): Size => ({
+  widthUm: Math.round(wideMm * 1000),
+  heightUm: Math.round(highMm * 1000),
+  depthUm: Math.round(deepMm * 1000),
 });

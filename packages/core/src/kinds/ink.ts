@@ -44,6 +44,7 @@ const bottle = {
   usualPurchase: 1,
   orientation: standing,
   traits: ['leaks', 'stains'],
+  piles: { along: 'widthUm' },
 } as const;
 const pad = {
   counting: 'fill',
@@ -53,6 +54,7 @@ const pad = {
   orientation: flat,
   partners,
   traits: ['stains'],
+  piles: { along: 'heightUm' },
 } as const;
 
 export const inkForms = formsOf('ink', [
@@ -91,6 +93,7 @@ export const inkForms = formsOf('ink', [
     massG: 22,
     usesPerFill: 12,
     lowAt: 3,
+    volumeUl: 12_000,
     ...bottle,
   },
   {
@@ -100,6 +103,7 @@ export const inkForms = formsOf('ink', [
     massG: 80,
     usesPerFill: 40,
     lowAt: 8,
+    volumeUl: 60_000,
     ...bottle,
   },
   {
@@ -109,6 +113,7 @@ export const inkForms = formsOf('ink', [
     massG: 24,
     usesPerFill: 40,
     lowAt: 8,
+    volumeUl: 15_000,
     ...bottle,
   },
 ]);

@@ -32,7 +32,13 @@ const tipDown: Orientation = {
   because: 'A single brush tip stays wet when it points down.',
 };
 const anyWay: Orientation = { wants: 'any', because: 'It does not mind.' };
-const pen = { counting: 'fill', end: 'round', keptIn: ['marker-tray'], usualPurchase: 1 } as const;
+const pen = {
+  counting: 'fill',
+  end: 'round',
+  keptIn: ['marker-tray'],
+  usualPurchase: 1,
+  piles: { along: 'widthUm' },
+} as const;
 const refilled = [
   { kind: 'ink', form: 'refill', name: 'its refill', by: 'colour name' },
   { kind: 'cardstock', name: 'card of the same colour name', by: 'colour name' },

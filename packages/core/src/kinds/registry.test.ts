@@ -6,9 +6,9 @@ const all = KINDS.flatMap((kind) =>
 );
 
 test.each(all)('$label can be drawn, counted and run low', (form) => {
-  const { widthMm, heightMm, depthMm } = form.envelope;
-  expect(Math.min(widthMm, heightMm, depthMm)).toBeGreaterThan(0);
-  expect(Math.max(widthMm, heightMm, depthMm)).toBeLessThan(1000);
+  const { widthUm, heightUm, depthUm } = form.envelope;
+  expect(Math.min(widthUm, heightUm, depthUm)).toBeGreaterThan(0);
+  expect(Math.max(widthUm, heightUm, depthUm)).toBeLessThan(1_000_000);
   expect(form.usualPurchase).toBeGreaterThan(0);
   expect(form.lowAt).toBeGreaterThanOrEqual(0);
   // What runs dry has a capacity above its low mark; what is counted has none.

@@ -29,7 +29,14 @@ const pieces = {
 } as const;
 
 export const stickerForms = formsOf('sticker', [
-  { id: 'sheet', name: 'sheet', envelope: envelope(95, 130, 1), massG: 3, ...pieces },
+  {
+    id: 'sheet',
+    name: 'sheet',
+    envelope: envelope(95, 130, 1),
+    massG: 3,
+    ...pieces,
+    piles: { along: 'depthUm', eachUm: 250 },
+  },
   {
     id: 'book',
     name: 'book',

@@ -37,7 +37,7 @@ test('an ink pad is looked for its refill, foam, card and marker; a stamp for it
 });
 
 test('full sheets keep packs, bases and scraps; what is cut already keeps none', () => {
-  expect(findForm('cardstock', 'sheet-12')?.parts).toEqual(['packs', 'bases', 'scraps']);
+  expect(findForm('cardstock', 'sheet-12')?.parts).toEqual(['pack', 'base', 'scrap']);
   expect(findForm('cardstock', 'cut-base')?.parts).toBeUndefined();
   expect(findForm('ink', 'full-pad')?.parts).toBeUndefined();
 });

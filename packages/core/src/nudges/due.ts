@@ -1,4 +1,4 @@
-import type { Facts } from '../supply/facts';
+import type { Facts } from '../stash/facts';
 
 /** Something whose day to decide or to wake has come, or comes soon. */
 export interface Due<T> {

@@ -1,4 +1,4 @@
-import type { Facts } from '../supply/facts';
+import type { Facts } from '../stash/facts';
 
 /** What is known of how a thing was used. Times are ISO 8601. */
 export interface StockHistory {

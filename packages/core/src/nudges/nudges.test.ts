@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Facts } from '../supply/facts';
+import type { Facts } from '../stash/facts';
 import { breakUpAdvice } from './breakUp';
 import { capVerdict } from './caps';
 import { dueOnes } from './due';
@@ -182,7 +182,7 @@ test('a pad is broken up when single sheets leave it, kept while they leave toge
   const use = (id: number, amount: number) => ({
     id: String(id),
     act: 'use' as const,
-    at: ago(100 - id),
+    of: 'whole' as const,
     amount,
   });
   expect(breakUpAdvice([use(1, 1), use(2, 1)]).advice).toBe('too early to say');
@@ -192,9 +192,6 @@ test('a pad is broken up when single sheets leave it, kept while they leave toge
     recent: 4,
   });
   expect(breakUpAdvice([1, 2, 3, 4].map((id) => use(id, 4))).advice).toBe('keep whole');
-  const undone = [
-    ...[1, 2, 3].map((id) => use(id, 1)),
-    { id: 'u', act: 'undo' as const, at: ago(1), undoes: '2' },
-  ];
+  const undone = [...[1, 2, 3].map((id) => use(id, 1)), { id: 'u', act: 'undo' as const, undoes: '2' }];
   expect(breakUpAdvice(undone).advice).toBe('too early to say');
 });

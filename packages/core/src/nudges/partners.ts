@@ -1,7 +1,7 @@
 import type { Kind, Partner } from '../kinds/definition';
 import { formOf } from '../kinds/registry';
 import { fold } from '../search/fold';
-import type { Facts } from '../supply/facts';
+import type { Facts } from '../stash/facts';
 
 /** A supply as its partners see it. */
 export interface Partnered {

@@ -1,4 +1,4 @@
-import type { Facts } from '../supply/facts';
+import type { Facts } from '../stash/facts';
 import { DAY } from './idle';
 
 export const SEASONS = ['spring', 'summer', 'autumn', 'winter', 'holiday'] as const;

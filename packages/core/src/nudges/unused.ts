@@ -1,5 +1,5 @@
-import type { Facts } from '../supply/facts';
-import type { UnusedWhy } from '../supply/standing';
+import type { Facts } from '../stash/facts';
+import type { UnusedWhy } from '../stash/standing';
 import { idleDays, inPeace, type StockHistory } from './idle';
 
 /** Why a thing was never used: what the person says, else whether it was ever opened. */

@@ -2,8 +2,8 @@ import { parseColour } from '../colour/parse';
 import { sayDifference, type SaidDifference } from '../colour/sayDifference';
 import { ciede2000, labOf } from '../colour/lab';
 import { fold } from '../search/fold';
-import { sameManner, type Ground, type Made } from '../supply/swatch';
-import type { Facts } from '../supply/facts';
+import { sameManner, type Ground, type Made } from '../stash/swatch';
+import type { Facts } from '../stash/facts';
 import { distance } from 'fastest-levenshtein';
 import { normaliseBarcode } from './barcode';
 

@@ -20,7 +20,7 @@ const thing = (name: string, more: Partial<SearchSubject> & { family?: Family } 
     note: '',
     hex: '#4f9a58',
     finish: 'matte',
-    address: 'A1·01',
+    addresses: ['A1·01', 'K'],
     stock: { state: 'ok', uses: 3, lastUsedAt: null },
     facts: {},
     ...more,
@@ -39,7 +39,7 @@ const STASH = [
     facts: { attributes: { width: 6_000 } },
   }),
   thing('Barn Door', { family: 'red', hex: '#a02020', kind: 'ribbon', form: 'spool', facts: satin }),
-  thing('Red Herring', { address: null }),
+  thing('Red Herring', { addresses: [] }),
   thing('Slate', { family: 'grey', hex: '#708090', stock: { state: 'out', uses: 0, lastUsedAt: null } }),
   thing('Autumn Plaid', {
     family: 'brown',

@@ -3,7 +3,7 @@ import { FAMILY_GROUP_INFO } from '../colour/families';
 import type { Finish } from '../colour/family';
 import type { Kind } from '../kinds/definition';
 import { formOf, KIND_DEFINITIONS } from '../kinds/registry';
-import type { Facts } from '../supply/facts';
+import type { Facts } from '../stash/facts';
 import { fold } from './fold';
 import { searchText, type SearchText } from './match';
 
@@ -22,8 +22,8 @@ export interface SearchSubject {
   readonly finish: Finish;
   readonly family: Family;
   readonly group: FamilyGroup;
-  /** Label of its slot, or null when it has none. */
-  readonly address: string | null;
+  /** Labels of the places it has something in. */
+  readonly addresses: readonly string[];
   readonly stock: {
     readonly state: 'ok' | 'low' | 'out';
     readonly uses: number;
@@ -49,7 +49,7 @@ const attributeWords = ({ attributes = {} }: Facts): string[] =>
 
 /** Prepares a thing for searching. */
 export function searchable<T>(item: T, subject: SearchSubject): Searchable<T> {
-  const { kind, form, facts, address } = subject;
+  const { kind, form, facts, addresses } = subject;
   const definition = KIND_DEFINITIONS[kind];
   return {
     item,
@@ -67,8 +67,8 @@ export function searchable<T>(item: T, subject: SearchSubject): Searchable<T> {
       definition.name,
       definition.plural,
       formOf(kind, form).name,
-      address,
-      address?.replace('·', ''),
+      ...addresses,
+      ...addresses.map((address) => address.replace('·', '')),
       `no.${subject.number}`,
       facts.barcode,
       facts.source,

@@ -2,7 +2,7 @@ import type { Kind, Part } from '../kinds/definition';
 import { formOf } from '../kinds/registry';
 import { ciede2000, labOf } from '../colour/lab';
 import { inPeace, isIdle } from '../nudges/idle';
-import type { Facts } from '../supply/facts';
+import type { Facts } from '../stash/facts';
 
 /** A supply as sorting out sees it. Times are ISO 8601. */
 export interface SortSubject {

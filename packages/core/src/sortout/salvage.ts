@@ -1,7 +1,7 @@
 import type { Kind } from '../kinds/definition';
 import { SHEET_SIZE_UM } from '../kinds/cardstock';
 import { formOf } from '../kinds/registry';
-import type { Facts } from '../supply/facts';
+import type { Facts } from '../stash/facts';
 
 /** What storage still lacks and a discarded thing might serve as. */
 export const NEEDED_AS = ['divider', 'winding card', 'tray', 'box', 'pouch', 'swatch card'] as const;
@@ -45,8 +45,8 @@ function flatSize({ kind, form, facts }: Salvageable): readonly [number, number]
   if (typeof w === 'number' && typeof h === 'number') return [w, h];
   if (size) return [size.widthUm, size.heightUm];
   const { envelope } = formOf(kind, form);
-  const sides = [envelope.widthMm, envelope.heightMm, envelope.depthMm].sort((a, b) => b - a);
-  return [(sides[0] ?? 0) * 1000, (sides[1] ?? 0) * 1000];
+  const [longest = 0, second = 0] = Object.values<number>({ ...envelope }).sort((a, b) => b - a);
+  return [longest, second];
 }
 
 /**

@@ -1,5 +1,5 @@
-import { formOf } from '../kinds/registry';
-import { envelopeOf } from '../supply/envelope';
+import { bodyOf } from '../stash/body';
+import { volumeUl } from '../storage/models/definition';
 import type { SortSubject, Verdict } from './candidates';
 
 /** Room a thing takes: along the shelf in mm, in litres, and how many slots. */
@@ -10,20 +10,15 @@ export interface Space {
 }
 const NONE: Space = { alongMm: 0, litres: 0, slots: 0 };
 
-/** Envelopes of card are those of about twenty sheets. */
-const SHEETS_IN_ENVELOPE = 20;
-
-/** The room a supply takes as it stands, from its own size where it is known, else its form's. */
-export function spaceOf({ kind, form: formId, stock, facts }: SortSubject): Space {
-  const form = formOf(kind, formId);
-  const { widthMm, heightMm, depthMm } = envelopeOf({ kind, form: formId, facts });
-  const copies =
-    form.counting === 'fill'
-      ? Math.max(1, stock.items)
-      : form.counting === 'sheets'
-        ? Math.max(0.2, stock.left / SHEETS_IN_ENVELOPE)
-        : 1;
-  return { alongMm: widthMm * copies, litres: (widthMm * heightMm * depthMm * copies) / 1e6, slots: 1 };
+/** The room a supply takes as it stands (`bodyOf`), all its whole things together. */
+export function spaceOf({
+  kind,
+  form,
+  stock,
+  facts,
+}: Pick<SortSubject, 'kind' | 'form' | 'stock' | 'facts'>): Space {
+  const { all } = bodyOf({ kind, form, facts }, { as: 'whole', items: stock.items, left: stock.left });
+  return { alongMm: all.widthUm / 1000, litres: volumeUl(all) / 1e6, slots: 1 };
 }
 
 const addSpace = (a: Space, b: Space): Space => ({

@@ -1,5 +1,5 @@
-import type { Facts } from '../supply/facts';
-import { reservedOf } from '../supply/facts';
+import type { Facts } from '../stash/facts';
+import { reservedOf } from '../stash/facts';
 
 /** A kit that keeps some of a supply to itself. */
 export interface Held {

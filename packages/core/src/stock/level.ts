@@ -1,6 +1,6 @@
 import type { FormDefinition } from '../kinds/definition';
 import { printLength } from '../measure/length';
-import type { Stock } from './ledger';
+import type { Stock } from './stock';
 
 /** Levels people say without counting. */
 export const LEVELS = ['full', 'half', 'low', 'empty'] as const;

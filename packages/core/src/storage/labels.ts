@@ -1,18 +1,22 @@
-import { slotAddress, slotCount, type GridUnit } from './unit';
+import { holdsOf } from './models/models';
+import { addressIn, placesIn, type Unit } from './unit';
 
-/** What the label of one slot says: its address, and what lives there. */
+/** What the label of one place says: its address, and what lives there. */
 export interface SlotLabel {
+  /** Cell of the place, or its number where things lie loose. */
   readonly slot: number;
   readonly address: string;
   readonly name: string;
   /** Maker, range and code, as far as they are known. */
   readonly detail: string;
+  /** What of it lives there, where it is not the whole thing: "unopened packs", "scraps". */
+  readonly lot: string;
   /** The short number of the thing, or null for an open slot. */
   readonly number: number | null;
   readonly hex: string | null;
 }
 
-/** What a label needs to know of the thing in its slot. */
+/** What a label needs to know of the thing in its place. */
 export interface Labelled {
   readonly name: string;
   readonly maker: string;
@@ -20,20 +24,25 @@ export interface Labelled {
   readonly code: string;
   readonly number: number;
   readonly hex: string;
+  /** Left out where it is the whole thing. */
+  readonly lot?: string;
 }
 
-/** One label for every slot of a unit, open ones too, in reading order. */
+/** One label for every place of a unit, open ones too, in reading order; where things lie loose, one for each. */
 export function slotLabels(
-  unit: Pick<GridUnit, 'letter' | 'rows' | 'columns'>,
+  unit: Pick<Unit, 'label' | 'model'>,
   contents: readonly (Labelled | null)[],
 ): SlotLabel[] {
-  return Array.from({ length: slotCount(unit) }, (_, slot) => {
+  const loose = unit.model !== null && holdsOf(unit.model).shares;
+  const many = loose ? Math.max(1, contents.length) : placesIn(unit);
+  return Array.from({ length: many }, (_, slot) => {
     const here = contents[slot] ?? null;
     return {
       slot,
-      address: slotAddress(unit, slot),
+      address: addressIn(unit, loose ? null : slot),
       name: here?.name ?? '',
       detail: here ? [here.maker, here.range, here.code].filter(Boolean).join(' · ') : '',
+      lot: here?.lot ?? '',
       number: here?.number ?? null,
       hex: here?.hex ?? null,
     };
@@ -48,7 +57,9 @@ const FNV_PRIME = 0x01000193;
  * FNV-1a, 32 bit (Fowler, Noll and Vo), twice over from two starts.
  */
 export function labelPrint(labels: readonly SlotLabel[]): string {
-  const text = labels.map(({ address, name, detail }) => `${address}|${name}|${detail}`).join('\n');
+  const text = labels
+    .map(({ address, name, detail, lot }) => `${address}|${name}|${detail}${lot && `|${lot}`}`)
+    .join('\n');
   const hash = (start: number): string => {
     let h = start;
     for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), FNV_PRIME);

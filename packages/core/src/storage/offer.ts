@@ -1,36 +1,32 @@
 import { ciede2000, labOf, type Lab } from '../colour/lab';
 import { formOf } from '../kinds/registry';
-import { envelopeOf } from '../supply/envelope';
-import type { Facts } from '../supply/facts';
-import type { Kind } from '../kinds/definition';
-import { findTemplate, type UnitTemplate } from './templates';
-import { fitInSlot, type GridUnit } from './unit';
-import { fillingOrder, isOnWall, type UnitFacts } from './unitFacts';
+import { isRefusal, mayLive, suits, type Lodger, type RoomNow } from './mayLive';
+import { cellSorts } from './misfit';
+import { holdsOf } from './models/models';
+import { UNIT_TEMPLATES, type UnitTemplate } from './templates';
+import { roomIn, type Unit } from './unit';
 
 /** A thing that wants a place. */
-export interface Placeable {
-  readonly kind: Kind;
-  readonly form: string;
+export interface Placeable extends Lodger {
   readonly hex: string;
-  readonly facts: Facts;
 }
 
-/** A unit as offering sees it: its slots in reading order, null where one is open. */
+/** A unit as offering sees it: its cells in reading order, null where one is open; its things where they lie loose. */
 export interface OfferUnit<U, T> {
-  readonly unit: U & GridUnit & { readonly template: string; readonly holds: readonly string[] };
-  readonly facts: UnitFacts;
+  readonly unit: U & Unit;
   readonly slots: readonly (T | null)[];
 }
 
-/** An open slot that suits a thing. */
+/** An open place that suits a thing. */
 export interface Offer<U, T> {
   readonly unit: U;
-  readonly slot: number;
+  /** Null where things lie loose. */
+  readonly cell: number | null;
   /** The unit is of a sort made for the thing's form. */
   readonly made: boolean;
-  /** Slots of the unit that are open, within its limit. */
-  readonly open: number;
-  /** The thing nearest in filling order, null in an empty unit. */
+  /** Cells of the unit that are open, within its limit; null where nobody counts them. */
+  readonly open: number | null;
+  /** The thing nearest in filling order, or in colour where they lie loose; null in an empty unit. */
   readonly beside: T | null;
 }
 
@@ -38,31 +34,56 @@ export interface Offer<U, T> {
 const FAR_COST = 0.5;
 
 /**
- * One open slot in every unit that takes a thing by kind, shape and limit: where its neighbours in the order the unit
- * is filled are nearest in colour (CIEDE2000, mean of both sides). Units of the sorts made for its form come first, in the
- * form's order, then those with the nearest neighbours.
+ * One open place in every unit that takes a thing (`mayLive`): where its neighbours in the order the unit is filled are
+ * nearest in colour (CIEDE2000, mean of both sides). Units of the sorts made for its form come first, in the form's
+ * order, then those with the nearest neighbours.
  */
 export function offerSlots<U, T extends { readonly hex: string }>(
   thing: Placeable,
   units: readonly OfferUnit<U, T>[],
+  room: RoomNow,
 ): Offer<U, T>[] {
   const lab = labOf(thing.hex);
-  const { keptIn } = formOf(thing.kind, thing.form);
+  const { keptIn } = formOf(thing.supply.kind, thing.supply.form);
   return units
-    .flatMap((each) => {
-      const { unit, facts, slots } = each;
-      if (!isOnWall(facts) || !unit.holds.includes(thing.kind)) return [];
-      if (fitInSlot(envelopeOf(thing), unit.slot)) return [];
-      const best = bestSlot(lab, fillingOrder(unit, facts), slots);
+    .flatMap(({ unit, slots }) => {
+      const takes = (cell: number | null): boolean => {
+        const answer = mayLive(thing, { unit, cell }, room);
+        return answer === null || (!isRefusal(answer) && !answer.some(({ code }) => STAYS_OUT.has(code)));
+      };
+      if (!unit.model) return [];
+      const holds = holdsOf(unit.model);
+      const best = holds.shares
+        ? takes(null) && nearest(lab, slots)
+        : bestSlot(lab, holds.order, slots, takes);
+      if (!best) return [];
+      const most = roomIn(unit);
       const taken = slots.filter((slot) => slot !== null).length;
-      const open = Math.min(slots.length, facts.cap ?? Infinity) - taken;
-      const made = keptIn.indexOf(unit.template);
-      return best && open > 0
-        ? [{ ...best, unit, open, made: made >= 0, rank: made >= 0 ? made : keptIn.length }]
-        : [];
+      const made = keptIn.indexOf(unit.facts.template ?? '');
+      const rank = made >= 0 ? made : keptIn.length;
+      return [{ ...best, unit, open: most === null ? null : most - taken, made: made >= 0, rank }];
     })
     .sort((p, q) => p.rank - q.rank || p.cost - q.cost || (p.unit.id < q.unit.id ? -1 : 1))
-    .map(({ unit, slot, made, open, beside }) => ({ unit, slot, made, open, beside }));
+    .map(({ unit, cell, made, open, beside }) => ({ unit, cell, made, open, beside }));
+}
+
+/** A place that is kept for other things, or is too full already, is not offered. */
+const STAYS_OUT: ReadonlySet<string> = new Set(['kept_for_others', 'belongs_elsewhere', 'too_full']);
+
+interface Best<T> {
+  readonly cell: number | null;
+  readonly beside: T | null;
+  readonly cost: number;
+}
+
+/** Where things lie loose, a thing lies beside the one nearest in colour. */
+function nearest<T extends { readonly hex: string }>(lab: Lab, things: readonly (T | null)[]): Best<T> {
+  let best: Best<T> = { cell: null, beside: null, cost: Infinity };
+  for (const beside of things) {
+    const cost = beside ? ciede2000(lab, labOf(beside.hex)) : Infinity;
+    if (cost < best.cost) best = { cell: null, beside, cost };
+  }
+  return best;
 }
 
 /** The open slot whose neighbours are nearest in colour; an empty unit offers its first. */
@@ -70,8 +91,9 @@ function bestSlot<T extends { readonly hex: string }>(
   lab: Lab,
   filling: readonly number[],
   slots: readonly (T | null)[],
-): { slot: number; beside: T | null; cost: number } | null {
-  let best: { slot: number; beside: T | null; cost: number } | null = null;
+  takes: (cell: number) => boolean,
+): Best<T> | null {
+  let best: Best<T> | null = null;
   const neighbour = (from: number, step: number) => {
     for (let at = from + step, away = 0; at >= 0 && at < filling.length; at += step, away++) {
       const item = slots[filling[at] ?? -1];
@@ -79,19 +101,37 @@ function bestSlot<T extends { readonly hex: string }>(
     }
     return null;
   };
-  filling.forEach((slot, at) => {
-    if (slots[slot] !== null) return;
+  filling.forEach((cell, at) => {
+    if (slots[cell] || !takes(cell)) return;
     const sides = [neighbour(at, -1), neighbour(at, 1)].flatMap((side) => side ?? []);
     const cost =
       sides.length === 0 ? Infinity : sides.reduce((sum, side) => sum + side.cost, 0) / sides.length;
-    const [nearest] = sides.sort((p, q) => p.cost - q.cost);
-    if (!best || cost < best.cost) best = { slot, beside: nearest?.item ?? null, cost };
+    const [closest] = sides.sort((p, q) => p.cost - q.cost);
+    if (!best || cost < best.cost) best = { cell, beside: closest?.item ?? null, cost };
   });
   return best;
 }
 
+/** A unit just as its template says. */
+const asTemplate = ({ id, name, holds, model }: UnitTemplate): Unit => ({
+  id,
+  version: 1,
+  parentId: null,
+  sort: 'unit',
+  label: '',
+  name,
+  model,
+  rules: { kinds: [...holds] },
+  facts: { template: id },
+});
+
 /** Sorts of rack made for a thing, those it fits by its own size; the best first. */
-export const racksFor = (thing: Placeable): readonly UnitTemplate[] =>
-  formOf(thing.kind, thing.form)
-    .keptIn.flatMap((id) => findTemplate(id) ?? [])
-    .filter(({ slot }) => fitInSlot(envelopeOf(thing), slot) === null);
+export function racksFor(thing: Lodger): readonly UnitTemplate[] {
+  const { keptIn } = formOf(thing.supply.kind, thing.supply.form);
+  return keptIn
+    .flatMap((id) => UNIT_TEMPLATES.find((template) => template.id === id) ?? [])
+    .filter((template) => {
+      const unit = asTemplate(template);
+      return cellSorts(unit).some((cell) => suits(thing, { unit, cell }) === null);
+    });
+}

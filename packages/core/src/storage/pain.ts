@@ -2,8 +2,8 @@ import type { FamilyGroup } from '../colour/families';
 import type { StockHistory } from '../nudges/idle';
 import { isIdle } from '../nudges/idle';
 import { labelPrint, slotLabels, type Labelled } from './labels';
-import { slotCount, type GridUnit } from './unit';
-import { fillingOrder, type UnitFacts } from './unitFacts';
+import { holdsOf } from './models/models';
+import { roomIn, type Unit } from './unit';
 
 /** Why a place hurts, in counted values. */
 export type Pain =
@@ -24,25 +24,25 @@ const MUCH_UNUSED = 0.4;
 
 /**
  * What is wrong with one place, and how badly: 0 is a place that works, about 1 for each thing that is as bad as it gets.
- * `contents` are its slots in reading order; `now` is ms since 1970. A place that is sorted by something else than
+ * `contents` are its slots in reading order, or its things where they lie loose; `now` is ms since 1970. A place that is sorted by something else than
  * family (`byFamily` false) is not asked whether its families stand together.
  */
 export function painOf<T extends Lives>(
-  unit: Pick<GridUnit, 'letter' | 'rows' | 'columns'>,
-  facts: UnitFacts,
+  unit: Pick<Unit, 'label' | 'model' | 'rules' | 'facts'>,
   contents: readonly (T | null)[],
   now: number,
   byFamily = true,
 ): { readonly pains: readonly Pain[]; readonly score: number } {
   const here = contents.filter((item): item is T => item !== null);
   const pains: { pain: Pain; weight: number }[] = [];
-  const room = Math.min(facts.cap ?? Infinity, slotCount(unit));
-  const fullness = room === 0 ? 0 : here.length / room;
+  const { facts } = unit;
+  const room = roomIn(unit);
+  const fullness = room ? here.length / room : 0;
   if (here.length > 0 && fullness >= FULL_FROM)
-    pains.push({ pain: { code: 'over_full', have: here.length, of: room }, weight: fullness });
+    pains.push({ pain: { code: 'over_full', have: here.length, of: room ?? 0 }, weight: fullness });
   const families = new Set(here.map(({ group }) => group)).size;
   // A place in order breaks once between two families; every break more is something out of order.
-  const inTurn = fillingOrder(unit, facts).flatMap((slot) => contents[slot] ?? []);
+  const inTurn = unit.model ? holdsOf(unit.model).order.flatMap((cell) => contents[cell] ?? []) : [];
   const breaks =
     inTurn.filter(({ group }, i) => i > 0 && inTurn[i - 1]?.group !== group).length -
     Math.max(0, families - 1);

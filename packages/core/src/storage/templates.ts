@@ -1,21 +1,23 @@
-import type { EnvelopeMm, Kind, VisibleEnd } from '../kinds/definition';
-import { envelope } from '../kinds/definition';
+import { envelope, KINDS, type Kind, type Size, type VisibleEnd } from '../kinds/definition';
+import { evenGrid, type GridModel } from './models/grid';
+import type { LooseModel } from './models/loose';
+import type { Model } from './models/models';
 
-/** A kind of unit a person can put up, with sizes to start from. */
+/** A kind of unit a person can put up: sizes and rules to start from, all of which can be changed. */
 export interface UnitTemplate {
   readonly id: string;
   readonly name: string;
-  /** Kinds it is made for; others are refused a place by Arrange unless the person says so. */
+  /** Kinds it is made for. */
   readonly holds: readonly Kind[];
   readonly end: VisibleEnd;
-  readonly rows: number;
-  readonly columns: number;
-  readonly slot: EnvelopeMm;
-  /** Wall between slots, mm. */
-  readonly wallMm: number;
-  /** How much of the lowest part of each slot the front hides, mm. */
-  readonly frontMm: number;
+  readonly model: Model;
 }
+
+/** A rack of equal cells, in mm: the cell, the wall between cells, how much of each the front hides. */
+const cells = (rows: number, columns: number, cell: Size, wallMm: number, frontMm = 0): GridModel =>
+  evenGrid(rows, columns, cell, { wallUm: wallMm * 1000, frontUm: frontMm * 1000 });
+const USUAL_FILL_PERCENT = 70;
+const box = (inside: Size): LooseModel => ({ model: 'loose', ...inside, fillPercent: USUAL_FILL_PERCENT });
 
 export const UNIT_TEMPLATES: readonly UnitTemplate[] = [
   {
@@ -23,143 +25,105 @@ export const UNIT_TEMPLATES: readonly UnitTemplate[] = [
     name: 'Pad rack',
     holds: ['ink'],
     end: 'bar',
-    rows: 12,
-    columns: 5,
-    slot: envelope(102, 22, 70),
-    wallMm: 4,
-    frontMm: 0,
+    model: cells(12, 5, envelope(102, 22, 70), 4),
   },
   {
     id: 'marker-tray',
     name: 'Marker tray',
     holds: ['marker'],
     end: 'round',
-    rows: 5,
-    columns: 16,
-    slot: envelope(18, 18, 140),
-    wallMm: 3,
-    frontMm: 0,
+    model: cells(5, 16, envelope(18, 18, 140), 3),
   },
   {
     id: 'bottle-grid',
     name: 'Bottle grid',
     holds: ['ink'],
     end: 'cap',
-    rows: 6,
-    columns: 12,
-    slot: envelope(36, 122, 36),
-    wallMm: 3,
-    frontMm: 40,
+    model: cells(6, 12, envelope(36, 122, 36), 3, 40),
   },
   {
     id: 'card-file',
     name: 'Card file',
     holds: ['cardstock'],
     end: 'edge',
-    rows: 1,
-    columns: 40,
-    slot: envelope(10, 310, 310),
-    wallMm: 2,
-    frontMm: 220,
+    model: cells(1, 40, envelope(10, 310, 310), 2, 220),
   },
   {
     id: 'ribbon-pegs',
     name: 'Ribbon pegs',
     holds: ['ribbon'],
     end: 'ring',
-    rows: 4,
-    columns: 8,
-    slot: envelope(60, 60, 40),
-    wallMm: 4,
-    frontMm: 0,
+    model: cells(4, 8, envelope(60, 60, 40), 4),
   },
   {
     id: 'sticker-album',
     name: 'Sticker album',
     holds: ['sticker'],
     end: 'pocket',
-    rows: 4,
-    columns: 6,
-    slot: envelope(100, 140, 4),
-    wallMm: 4,
-    frontMm: 0,
+    model: cells(4, 6, envelope(100, 140, 4), 4),
   },
   {
     id: 'wide-pad-rack',
     name: 'Wide pad rack',
     holds: ['ink'],
     end: 'bar',
-    rows: 10,
-    columns: 4,
-    slot: envelope(136, 22, 70),
-    wallMm: 4,
-    frontMm: 0,
+    model: cells(10, 4, envelope(136, 22, 70), 4),
   },
   {
     id: 'small-file',
     name: 'Small file',
     holds: ['cardstock'],
     end: 'edge',
-    rows: 1,
-    columns: 40,
-    slot: envelope(12, 170, 165),
-    wallMm: 2,
-    frontMm: 110,
+    model: cells(1, 40, envelope(12, 170, 165), 2, 110),
   },
   {
     id: 'ribbon-box',
     name: 'Ribbon box',
     holds: ['ribbon'],
     end: 'ring',
-    rows: 2,
-    columns: 10,
-    slot: envelope(54, 95, 30),
-    wallMm: 3,
-    frontMm: 0,
+    model: cells(2, 10, envelope(54, 95, 30), 3),
   },
   {
     id: 'large-pockets',
     name: 'Large pockets',
     holds: ['sticker', 'companion'],
     end: 'pocket',
-    rows: 2,
-    columns: 6,
-    slot: envelope(160, 190, 16),
-    wallMm: 4,
-    frontMm: 0,
+    model: cells(2, 6, envelope(160, 190, 16), 4),
   },
   {
     id: 'roll-pegs',
     name: 'Roll pegs',
     holds: ['sticker'],
     end: 'ring',
-    rows: 4,
-    columns: 8,
-    slot: envelope(50, 50, 40),
-    wallMm: 4,
-    frontMm: 0,
+    model: cells(4, 8, envelope(50, 50, 40), 4),
   },
   {
     id: 'small-drawers',
     name: 'Small drawers',
     holds: ['companion'],
     end: 'pocket',
-    rows: 6,
-    columns: 4,
-    slot: envelope(75, 95, 95),
-    wallMm: 4,
-    frontMm: 30,
+    model: cells(6, 4, envelope(75, 95, 95), 4, 30),
   },
   {
     id: 'tall-tubes',
     name: 'Tall tubes',
     holds: ['companion'],
     end: 'cap',
-    rows: 1,
-    columns: 10,
-    slot: envelope(65, 320, 50),
-    wallMm: 3,
-    frontMm: 200,
+    model: cells(1, 10, envelope(65, 320, 50), 3, 200),
+  },
+  {
+    id: 'drawer',
+    name: 'Drawer',
+    holds: [...KINDS],
+    end: 'pocket',
+    model: box(envelope(300, 100, 350)),
+  },
+  {
+    id: 'box',
+    name: 'Box',
+    holds: [...KINDS],
+    end: 'pocket',
+    model: box(envelope(250, 150, 180)),
   },
 ];
 

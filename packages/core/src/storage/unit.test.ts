@@ -1,67 +1,124 @@
 import fc from 'fast-check';
 import { formsOfKind } from '../kinds/registry';
+import { suits } from './mayLive';
+import { cellSorts } from './misfit';
+import { evenGrid, FILLINGS, type GridModel } from './models/grid';
+import { holdsOf, modelSchema, type Model } from './models/models';
 import { findTemplate, UNIT_TEMPLATES } from './templates';
-import { fitInSlot, slotAddress, slotCount } from './unit';
+import { testUnit } from './test/testUnit';
+import { addressIn, endOf, isOnWall, pathTo, placesIn, roomIn } from './unit';
 
-test('addresses count rows from the top and columns from the left', () => {
-  const unit = { letter: 'B', columns: 5 };
-  expect([0, 4, 5, 8].map((index) => slotAddress(unit, index))).toEqual(['B1·01', 'B1·05', 'B2·01', 'B2·04']);
+const CELL = { widthUm: 10_000, heightUm: 10_000, depthUm: 10_000 };
+const box = {
+  model: 'loose',
+  widthUm: 300_000,
+  heightUm: 100_000,
+  depthUm: 300_000,
+  fillPercent: 70,
+} as const;
+
+test('addresses count rows from the top and columns from the left; a drawer has its letter', () => {
+  const unit = { label: 'B', model: evenGrid(2, 5, CELL) };
+  expect([0, 4, 5, 8].map((cell) => addressIn(unit, cell))).toEqual(['B1·01', 'B1·05', 'B2·01', 'B2·04']);
+  expect(addressIn({ label: 'K', model: box }, null)).toBe('K');
 });
 
-test('no two slots of a unit share an address', () => {
+const lengths = fc.array(fc.integer({ min: 1000, max: 90_000 }), { minLength: 1, maxLength: 9 });
+const grids = fc
+  .record({
+    columnsUm: lengths,
+    rowsUm: lengths,
+    wallUm: fc.nat(5000),
+    frontUm: fc.nat(40_000),
+    filling: fc.constantFrom(...FILLINGS),
+  })
+  .map((given): GridModel => ({ model: 'grid', depthUm: 50_000, skipColumns: [], ...given }));
+
+test('cells of any grid, equal or not, have addresses and boxes of their own, inside the unit, each filled once', () => {
   fc.assert(
-    fc.property(fc.integer({ min: 1, max: 60 }), fc.integer({ min: 1, max: 99 }), (rows, columns) => {
-      const count = slotCount({ rows, columns });
-      const addresses = Array.from({ length: count }, (_, i) => slotAddress({ letter: 'A', columns }, i));
-      expect(new Set(addresses).size).toBe(count);
+    fc.property(grids, (model) => {
+      const holds = holdsOf(model);
+      const { w, h } = holds.outside;
+      const boxes = holds.boxes([]);
+      expect(boxes).toHaveLength(holds.cells);
+      for (const [i, a] of boxes.entries()) {
+        expect(a.x >= 0 && a.y >= 0 && a.x + a.w <= w && a.y + a.h <= h).toBe(true);
+        for (const b of boxes.slice(i + 1))
+          expect(a.x + a.w <= b.x || b.x + b.w <= a.x || a.y + a.h <= b.y || b.y + b.h <= a.y).toBe(true);
+      }
+      const addresses = boxes.map((_, cell) => holds.address('A', cell));
+      expect(new Set(addresses).size).toBe(holds.cells);
+      expect([...holds.order].sort((a, b) => a - b)).toEqual(boxes.map((_, cell) => cell));
+      expect(modelSchema.parse(model)).toEqual(model);
     }),
-    { numRuns: 30 },
+    { numRuns: 60 },
   );
 });
 
-const slot = { widthMm: 100, heightMm: 22, depthMm: 60 };
-
-test.each([
-  ['exactly as large', { widthMm: 100, heightMm: 22, depthMm: 60 }, null],
-  ['sticking out a quarter', { widthMm: 98, heightMm: 20, depthMm: 80 }, null],
-  [
-    'a hair too wide',
-    { widthMm: 100.5, heightMm: 20, depthMm: 60 },
-    { code: 'too_wide', needMm: 100.5, haveMm: 100 },
-  ],
-  ['too high', { widthMm: 98, heightMm: 23, depthMm: 60 }, { code: 'too_high', needMm: 23, haveMm: 22 }],
-  [
-    'too deep to hold',
-    { widthMm: 98, heightMm: 20, depthMm: 120 },
-    { code: 'too_deep', needMm: 90, haveMm: 60 },
-  ],
-] as const)('%s', (_, thing, answer) => expect(fitInSlot(thing, slot)).toEqual(answer));
-
-test('what fits still fits when it is smaller or the slot larger', () => {
-  const size = fc.record({
-    widthMm: fc.integer({ min: 1, max: 300 }),
-    heightMm: fc.integer({ min: 1, max: 300 }),
-    depthMm: fc.integer({ min: 1, max: 300 }),
-  });
-  const grown = ({ widthMm, heightMm, depthMm }: typeof slot, by: number): typeof slot => ({
-    widthMm: widthMm + by,
-    heightMm: heightMm + by,
-    depthMm: depthMm + by,
-  });
-  fc.assert(
-    fc.property(size, size, fc.nat(50), (thing, room, by) => {
-      fc.pre(fitInSlot(thing, room) === null);
-      expect(fitInSlot(thing, grown(room, by))).toBeNull();
-    }),
-  );
+test('cells are filled row by row, column by column or as a snake, and skipped columns stay out', () => {
+  const order = (more: Partial<GridModel>) => holdsOf({ ...evenGrid(2, 3, CELL), ...more }).order;
+  expect(order({})).toEqual([0, 1, 2, 3, 4, 5]);
+  expect(order({ filling: 'columns' })).toEqual([0, 3, 1, 4, 2, 5]);
+  expect(order({ filling: 'snake' })).toEqual([0, 1, 2, 5, 4, 3]);
+  expect(order({ filling: 'snake', skipColumns: [2] })).toEqual([0, 2, 5, 3]);
 });
 
-test.each(UNIT_TEMPLATES)('a $name is made for some form of every kind it holds', (template) => {
+test('what lies loose is drawn inside the box, to scale while it goes in, smaller when there is too much', () => {
+  const thing = { widthUm: 98_000, heightUm: 20_000, depthUm: 66_000 };
+  const drawn = (n: number) => holdsOf(box).boxes(Array.from({ length: n }, () => thing));
+  expect(drawn(4)[0]).toMatchObject({ w: 98_000, h: 20_000 });
+  for (const n of [1, 15, 200]) {
+    const { w, h } = holdsOf(box).outside;
+    expect(drawn(n)).toHaveLength(n);
+    expect(drawn(n).every((b) => b.x >= 0 && b.y >= 0 && b.x + b.w <= w && b.y + b.h <= h)).toBe(true);
+  }
+  expect(drawn(200)[0]!.w).toBeLessThan(98_000);
+});
+
+test('sizes that are no sizes are refused with a sentence', () => {
+  const refused = (model: unknown): string | undefined =>
+    modelSchema.safeParse(model).error?.issues[0]?.message;
+  expect(refused({ ...evenGrid(1, 1, CELL), rowsUm: [] })).toBe('At least one row.');
+  expect(refused({ ...evenGrid(1, 1, CELL), depthUm: 1.5 })).toBe(
+    'The depth must be a measure, such as 35 mm.',
+  );
+  expect(refused({ ...box, fillPercent: 0 })).toMatch(/tenth/);
+  expect(refused({ model: 'heap' })).toBe('A place holds things in cells or loose.');
+});
+
+test('a unit knows its room, its path and what an open place of it looks like', () => {
+  const unit = testUnit({ rules: { kinds: ['ribbon'], cap: 4 } });
+  expect([placesIn(unit), roomIn(unit), endOf(unit)]).toEqual([6, 4, 'ring']);
+  const skipping: Model = { ...evenGrid(2, 3, CELL), skipColumns: [1] };
+  expect(roomIn(testUnit({ model: skipping }))).toBe(4);
+  expect([placesIn({ model: box }), roomIn(testUnit({ model: box }))]).toEqual([1, null]);
+  expect(
+    [{}, { standing: 'worn' as const }, { standing: 'spare' as const }].map((facts) => isOnWall({ facts })),
+  ).toEqual([true, true, false]);
+  const [room, tower, drawer] = [
+    testUnit({ id: 'room' }),
+    testUnit({ id: 't', parentId: 'room' }),
+    testUnit({ id: 'd', parentId: 't' }),
+  ];
+  const byId = new Map([room, tower, drawer].map((each) => [each.id, each]));
+  expect(pathTo(drawer, byId).map(({ id }) => id)).toEqual(['room', 't', 'd']);
+});
+
+test.each(UNIT_TEMPLATES)('a $name takes some form of every kind it is made for', (template) => {
   expect(findTemplate(template.id)).toBe(template);
-  expect(template.frontMm).toBeLessThan(template.slot.heightMm);
+  const unit = testUnit({
+    model: template.model,
+    rules: { kinds: [...template.holds] },
+    facts: { template: template.id },
+  });
+  expect(endOf(unit)).toBe(template.end);
+  const [cell = null] = cellSorts(unit);
   for (const kind of template.holds) {
     const made = formsOfKind(kind).filter(({ keptIn }) => keptIn.includes(template.id));
-    expect(made.length).toBeGreaterThan(0);
-    for (const { envelope } of made) expect(fitInSlot(envelope, template.slot)).toBeNull();
+    const lot = { id: 'l', as: 'whole', items: 1, left: 1, spot: null } as const;
+    const fit = (form: string) => suits({ supply: { id: 's', kind, form, facts: {} }, lot }, { unit, cell });
+    if (template.model.model === 'grid') expect(made.length).toBeGreaterThan(0);
+    for (const { id } of made) expect(fit(id)).toBeNull();
+    expect(formsOfKind(kind).some(({ id }) => fit(id) === null)).toBe(true);
   }
 });

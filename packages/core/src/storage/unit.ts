@@ -1,44 +1,71 @@
-import type { EnvelopeMm } from '../kinds/definition';
+import type { Kind, VisibleEnd } from '../kinds/definition';
+import { formOf, KIND_DEFINITIONS } from '../kinds/registry';
+import type { Model } from './models/models';
+import { holdsOf } from './models/models';
+import { findTemplate } from './templates';
+import type { UnitFacts, UnitRules } from './unitFacts';
 
-/** A rack, tray or album whose slots are rows × columns of equal cells. */
-export interface GridUnit {
+/** The room, furniture in it, what things are in, and the hand: everything that is out on the bench. */
+export const UNIT_SORTS = ['room', 'piece', 'unit', 'hand'] as const;
+export type UnitSort = (typeof UNIT_SORTS)[number];
+
+/** A node of the room: where things can be. */
+export interface Unit {
   readonly id: string;
-  /** Letter printed before every address in the unit. */
-  readonly letter: string;
-  readonly rows: number;
-  readonly columns: number;
-  /** Inside size of one slot, seen from the front. */
-  readonly slot: EnvelopeMm;
+  readonly version: number;
+  /** The unit it stands in; null for the room. */
+  readonly parentId: string | null;
+  readonly sort: UnitSort;
+  /** Letters printed before every address in it. */
+  readonly label: string;
+  readonly name: string;
+  /** How it holds things; null where it only holds units, and for the hand. */
+  readonly model: Model | null;
+  readonly rules: UnitRules;
+  readonly facts: UnitFacts;
 }
 
-export const slotCount = (unit: Pick<GridUnit, 'rows' | 'columns'>): number => unit.rows * unit.columns;
+/** There is one room and one hand; their ids never change. */
+export const ROOM_ID = 'room';
+export const HAND_ID = 'hand';
 
-/** The address printed on the label: unit letter, row from the top, column from the left: `B2·04`. */
-export function slotAddress(unit: Pick<GridUnit, 'letter' | 'columns'>, index: number): string {
-  const row = Math.floor(index / unit.columns) + 1;
-  const column = (index % unit.columns) + 1;
-  return `${unit.letter}${row}·${String(column).padStart(2, '0')}`;
+/** Places a unit has: its cells, or 1 where things lie loose. */
+export const placesIn = ({ model }: Pick<Unit, 'model'>): number =>
+  model ? Math.max(1, holdsOf(model).cells) : 0;
+
+/** Cells that are filled, at most as many as the limit allows; null where there are no cells to count. */
+export function roomIn({ model, rules }: Pick<Unit, 'model' | 'rules'>): number | null {
+  const limit = rules.cap ?? Infinity;
+  if (!model || holdsOf(model).cells === 0) return rules.cap ?? null;
+  return Math.min(limit, holdsOf(model).order.length);
 }
 
-/** Why a thing cannot live in a slot, in measured values. */
-export interface FitRefusal {
-  readonly code: 'too_wide' | 'too_high' | 'too_deep';
-  readonly needMm: number;
-  readonly haveMm: number;
+/** The address of a spot, as printed: `B2·04`, or the letter alone where there are no cells. */
+export const addressIn = ({ label, model }: Pick<Unit, 'label' | 'model'>, cell: number | null): string =>
+  model ? holdsOf(model).address(label, cell) : label;
+
+/** What an open slot looks like: as its template says, else as what it is made for. */
+export function endOf({ facts, rules }: Pick<Unit, 'facts' | 'rules'>): VisibleEnd {
+  const template = facts.template === undefined ? undefined : findTemplate(facts.template);
+  if (template) return template.end;
+  const kind: Kind = rules.kinds[0] ?? 'companion';
+  return formOf(kind, KIND_DEFINITIONS[kind].defaultForm).end;
 }
 
-/** How far a thing may stand out of the front of its slot and still be held. */
-const MAY_STICK_OUT = 0.25;
+/** Whether it stands in the room and takes things. */
+export const isOnWall = ({ facts: { standing = 'active' } }: Pick<Unit, 'facts'>): boolean =>
+  standing === 'active' || standing === 'worn';
 
-/**
- * Whether a thing of outside size `thing` goes into a slot of inside size `slot`, upright as its form stands.
- * Answers null when it fits. Depth may stick out by a quarter: that is what one grabs it by.
- */
-export function fitInSlot(thing: EnvelopeMm, slot: EnvelopeMm): FitRefusal | null {
-  if (thing.widthMm > slot.widthMm) return { code: 'too_wide', needMm: thing.widthMm, haveMm: slot.widthMm };
-  if (thing.heightMm > slot.heightMm)
-    return { code: 'too_high', needMm: thing.heightMm, haveMm: slot.heightMm };
-  const needDepth = Math.round(thing.depthMm * (1 - MAY_STICK_OUT));
-  if (needDepth > slot.depthMm) return { code: 'too_deep', needMm: needDepth, haveMm: slot.depthMm };
-  return null;
+/** A unit and everything it stands in, the outermost first; stops where a parent is not known. */
+export function pathTo<U extends Pick<Unit, 'id' | 'parentId'>>(
+  unit: U,
+  byId: ReadonlyMap<string, U>,
+): readonly U[] {
+  const path: U[] = [unit];
+  const seen = new Set([unit.id]);
+  for (let at = byId.get(unit.parentId ?? ''); at && !seen.has(at.id); at = byId.get(at.parentId ?? '')) {
+    path.unshift(at);
+    seen.add(at.id);
+  }
+  return path;
 }

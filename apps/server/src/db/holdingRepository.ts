@@ -1,0 +1,168 @@
+import type { Holding, LotAs, PlaceSpot } from '@red-shelf/core';
+import { eq, inArray, sql } from 'drizzle-orm';
+import { chunks, touch, type Readable, type Tx } from './tx';
+import { holdings, tallies } from './schema';
+
+export type HoldingRecord = typeof holdings.$inferSelect;
+
+/** A row's spot, or null where it has none. */
+export const spotOf = ({ unitId, cell, rank }: HoldingRecord): PlaceSpot | null =>
+  unitId === null ? null : { unitId, cell, rank };
+
+const joined = (db: Readable) =>
+  db
+    .select({ lot: holdings, tally: tallies })
+    .from(holdings)
+    .leftJoin(tallies, eq(tallies.holdingId, holdings.id));
+
+type Joined = { lot: HoldingRecord; tally: { items: number; left: number } | null };
+
+/** A lot as the core sees it. */
+const toHolding = ({ lot, tally }: Joined): Holding => ({
+  id: lot.id,
+  version: lot.version,
+  supplyId: lot.supplyId,
+  as: lot.as,
+  sizeUm:
+    lot.widthUm === null || lot.heightUm === null ? null : { widthUm: lot.widthUm, heightUm: lot.heightUm },
+  spot: spotOf(lot),
+  items: tally?.items ?? 0,
+  left: tally?.left ?? 0,
+});
+
+const byId = (p: Holding, q: Holding): number => (p.id < q.id ? -1 : 1);
+
+interface LotRow {
+  id: string;
+  version: number;
+  supply_id: string;
+  as: LotAs;
+  width_um: number | null;
+  height_um: number | null;
+  unit_id: string | null;
+  cell: number | null;
+  rank: number;
+  items: number | null;
+  left: number | null;
+}
+
+/** Every lot there is, in order of age; read without the mapping of single rows, since there are many. */
+export async function allLots(db: Readable): Promise<Holding[]> {
+  const rows = await db.all<LotRow>(
+    sql`select h.*, t.items, t.left from holdings h left join tallies t on t.holding_id = h.id order by h.id`,
+  );
+  return rows.map((row) => ({
+    id: row.id,
+    version: row.version,
+    supplyId: row.supply_id,
+    as: row.as,
+    sizeUm:
+      row.width_um === null || row.height_um === null
+        ? null
+        : { widthUm: row.width_um, heightUm: row.height_um },
+    spot: row.unit_id === null ? null : { unitId: row.unit_id, cell: row.cell, rank: row.rank },
+    items: row.items ?? 0,
+    left: row.left ?? 0,
+  }));
+}
+
+/** Lots of some supplies, by supply, each list in order of age. */
+export async function lotsOf(db: Readable, supplyIds: readonly string[]): Promise<Map<string, Holding[]>> {
+  const found = new Map<string, Holding[]>(supplyIds.map((id) => [id, []]));
+  for (const some of chunks(supplyIds))
+    for (const row of await joined(db).where(inArray(holdings.supplyId, some)))
+      found.get(row.lot.supplyId)?.push(toHolding(row));
+  for (const list of found.values()) list.sort(byId);
+  return found;
+}
+
+export async function lotById(db: Readable, id: string): Promise<Holding | undefined> {
+  const [row] = await joined(db).where(eq(holdings.id, id));
+  return row && toHolding(row);
+}
+
+export async function lotsByIds(db: Readable, ids: readonly string[]): Promise<Map<string, Holding>> {
+  const found = new Map<string, Holding>();
+  for (const some of chunks(ids))
+    for (const row of await joined(db).where(inArray(holdings.id, some)))
+      found.set(row.lot.id, toHolding(row));
+  return found;
+}
+
+/** What is in some units. */
+export async function lotsIn(db: Readable, unitIds: readonly string[]): Promise<Holding[]> {
+  const found: Holding[] = [];
+  for (const some of chunks(unitIds))
+    found.push(...(await joined(db).where(inArray(holdings.unitId, some))).map(toHolding));
+  return found.sort(byId);
+}
+
+/** A row for a lot. */
+export const holdingRow = ({
+  id,
+  version,
+  supplyId,
+  as,
+  sizeUm,
+  spot,
+}: Omit<Holding, 'items' | 'left' | 'as'> & { as: LotAs }): HoldingRecord => ({
+  id,
+  version,
+  supplyId,
+  as,
+  widthUm: sizeUm?.widthUm ?? null,
+  heightUm: sizeUm?.heightUm ?? null,
+  unitId: spot?.unitId ?? null,
+  cell: spot?.cell ?? null,
+  rank: spot?.rank ?? 0,
+});
+
+export async function insertLots(tx: Tx, lots: readonly HoldingRecord[]): Promise<void> {
+  touch(
+    tx,
+    lots.map(({ supplyId }) => supplyId),
+  );
+  for (const some of chunks(lots)) await tx.insert(holdings).values(some);
+}
+
+/** Writes whole lots over those with their ids. All are lifted first, so that things may swap places. */
+export async function overwriteLots(tx: Tx, lots: readonly HoldingRecord[]): Promise<void> {
+  touch(
+    tx,
+    lots.map(({ supplyId }) => supplyId),
+  );
+  for (const some of chunks(lots))
+    await tx
+      .update(holdings)
+      .set({ unitId: null, cell: null })
+      .where(
+        inArray(
+          holdings.id,
+          some.map(({ id }) => id),
+        ),
+      );
+  for (const some of chunks(lots))
+    await tx
+      .insert(holdings)
+      .values(some)
+      .onConflictDoUpdate({
+        target: holdings.id,
+        set: {
+          version: sql`excluded.version`,
+          widthUm: sql`excluded.width_um`,
+          heightUm: sql`excluded.height_um`,
+          unitId: sql`excluded.unit_id`,
+          cell: sql`excluded.cell`,
+          rank: sql`excluded.rank`,
+        },
+      });
+}
+
+/** Raises the version of lots whose stock changed. */
+export async function ageLots(tx: Tx, ids: readonly string[]): Promise<void> {
+  for (const some of chunks(ids))
+    await tx
+      .update(holdings)
+      .set({ version: sql`${holdings.version} + 1` })
+      .where(inArray(holdings.id, some));
+}

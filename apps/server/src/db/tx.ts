@@ -1,0 +1,73 @@
+import { inArray, max } from 'drizzle-orm';
+import type { LibSQLDatabase } from 'drizzle-orm/libsql';
+import * as schema from './schema';
+
+export type Db = LibSQLDatabase<typeof schema>;
+export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
+/** Anything that can be read from: the open database, or a transaction to see its own writes. */
+export type Readable = Db | Tx;
+
+/** What a transaction changed. */
+export interface Touched {
+  /** Supplies whose record, stock or places changed. */
+  readonly supplies: ReadonlySet<string>;
+  /** The whole stash was replaced. */
+  readonly all: boolean;
+  readonly wall: boolean;
+  readonly records: boolean;
+  /** Number of the change. */
+  readonly seq: number;
+}
+export type Touching = { supplies: Set<string>; all: boolean; wall: boolean; records: boolean };
+const touchedBy = new WeakMap<Tx, Touching>();
+
+/** Notes what a transaction changed; repositories call it wherever they write. */
+export function touch(tx: Tx, supplyIds: readonly string[] | 'all', what?: 'wall' | 'records'): void {
+  const touched = touchedBy.get(tx) ?? {
+    supplies: new Set<string>(),
+    all: false,
+    wall: false,
+    records: false,
+  };
+  touchedBy.set(tx, touched);
+  if (supplyIds === 'all') touched.all = true;
+  else for (const id of supplyIds) touched.supplies.add(id);
+  if (what) touched[what] = true;
+}
+
+/** What a transaction touched so far. */
+export const touchedIn = (tx: Tx): Touching | undefined => touchedBy.get(tx);
+
+/** The latest number of a change. */
+export async function latestSeq(db: Readable): Promise<number> {
+  const [row] = await db.select({ seq: max(schema.changes.seq) }).from(schema.changes);
+  return row?.seq ?? 0;
+}
+
+/** Where it is kept when the whole stash, the units or the records last changed. */
+export const LAST_CHANGED = { all: 'seq.all', wall: 'seq.wall', records: 'seq.records' } as const;
+
+/** Writes the number of the change on everything it touched, so that a client can ask for what came after it. */
+export async function stamp(tx: Tx, { supplies, ...what }: Touching): Promise<number> {
+  const seq = await latestSeq(tx);
+  if (what.all) await tx.update(schema.supplies).set({ seq });
+  else
+    for (const some of chunks([...supplies]))
+      await tx.update(schema.supplies).set({ seq }).where(inArray(schema.supplies.id, some));
+  for (const key of ['all', 'wall', 'records'] as const) {
+    if (!what[key] && !what.all) continue;
+    const row = { key: LAST_CHANGED[key], value: String(seq) };
+    await tx
+      .insert(schema.settings)
+      .values(row)
+      .onConflictDoUpdate({ target: schema.settings.key, set: row });
+  }
+  return seq;
+}
+
+/** Rows a statement may carry at once, below SQLite's limit of bound values. */
+const CHUNK = 400;
+
+/** A list in pieces small enough for one statement. */
+export const chunks = <T>(list: readonly T[], size = CHUNK): T[][] =>
+  Array.from({ length: Math.ceil(list.length / size) }, (_, i) => list.slice(i * size, (i + 1) * size));

@@ -1,0 +1,109 @@
+import { addressIn, HAND_ID, holdsOf, mainLot, placedLots, placesIn, type RoomNow } from '@red-shelf/core';
+import type { HoldingView, SupplyView, UnitView } from '@red-shelf/contract';
+import { useMemo } from 'react';
+import { recordsOf, usePreferences, useRecords, type Stash } from './queries';
+import { planDrawerOf } from './drawerPlans';
+
+/** A lot that lives somewhere, and the supply it is of. */
+export interface Living {
+  readonly supply: SupplyView;
+  readonly lot: HoldingView;
+}
+
+/** What is in a unit: by cell, null where one is open, or one after another where things lie loose. */
+export type Contents = readonly (Living | null)[];
+
+/** Whether things lie loose in a unit, without cells. */
+export const isLoose = ({ model }: Pick<UnitView, 'model'>): boolean =>
+  model !== null && holdsOf(model).shares;
+
+/** The lot a supply is thought of first. */
+export const mainOf = ({ holdings }: SupplyView): HoldingView | undefined => mainLot(holdings) ?? holdings[0];
+
+/** Units a supply has something in, each once; the hand is none. */
+export const unitIdsOf = ({ holdings }: SupplyView): string[] => [
+  ...new Set(holdings.flatMap(({ spot }) => (spot && spot.unitId !== HAND_ID ? [spot.unitId] : []))),
+];
+export const livesIn = (supply: SupplyView, unitId: string | null | undefined): boolean =>
+  supply.holdings.some(({ spot }) => spot !== null && spot.unitId === unitId);
+
+/** Whether any of it has a place, or is out on the bench. */
+export const hasPlace = ({ holdings }: SupplyView): boolean => holdings.some(({ spot }) => spot !== null);
+
+/** Every place something of a supply is, as printed on labels, the main one first. */
+export function addressesOf(supply: SupplyView, unitById: ReadonlyMap<string, UnitView>): string[] {
+  const said = placedLots(supply.holdings).flatMap(({ spot }) => {
+    if (spot?.unitId === HAND_ID) return ['bench'];
+    const unit = unitById.get(spot?.unitId ?? '');
+    return unit && spot ? [addressIn(unit, spot.cell)] : [];
+  });
+  return [...new Set(said)];
+}
+
+const contentsOf = new WeakMap<Stash, ReadonlyMap<string, Contents>>();
+
+/** What lives where, by unit; worked out once for a state of the stash. */
+function readContents(stash: Stash): ReadonlyMap<string, Contents> {
+  const known = contentsOf.get(stash);
+  if (known) return known;
+  const cells = new Map<string, (Living | null)[]>(
+    stash.wall.units.map((unit) => [
+      unit.id,
+      isLoose(unit) ? [] : Array<Living | null>(placesIn(unit)).fill(null),
+    ]),
+  );
+  for (const supply of stash.supplies)
+    for (const lot of supply.holdings) {
+      const { spot } = lot;
+      const row = spot && cells.get(spot.unitId);
+      if (!row) continue;
+      if (spot.cell === null) row.push({ supply, lot });
+      else row[spot.cell] = { supply, lot };
+    }
+  for (const unit of stash.wall.units)
+    if (isLoose(unit))
+      cells.get(unit.id)?.sort((p, q) => (p?.lot.spot?.rank ?? 0) - (q?.lot.spot?.rank ?? 0));
+  contentsOf.set(stash, cells);
+  return cells;
+}
+
+const NOTHING: ReadonlyMap<string, Contents> = new Map();
+
+export const useContents = (stash: Stash | undefined): ReadonlyMap<string, Contents> =>
+  useMemo(() => (stash ? readContents(stash) : NOTHING), [stash]);
+
+/** How many things are in a unit. */
+export const countIn = (contents: Contents | undefined): number =>
+  (contents ?? []).reduce((sum, each) => sum + (each ? 1 : 0), 0);
+
+/** The room as `mayLive` is asked of it: what lives where, and which units are kept for a palette or a drawer. */
+export function useRoom(stash: Stash | undefined): RoomNow {
+  const contents = useContents(stash);
+  const { data } = useRecords();
+  const { preferences } = usePreferences();
+  return useMemo(() => {
+    const kept = new Map<string, Set<string>>();
+    const keep = (unitId: string, supplyId: string | null): void => {
+      const ids = kept.get(unitId) ?? new Set<string>();
+      kept.set(unitId, supplyId === null ? ids : ids.add(supplyId));
+    };
+    for (const { body } of recordsOf(data, 'group'))
+      if (body.what === 'palette' && body.home)
+        for (const { supplyId } of body.members) keep(body.home, supplyId);
+    for (const { body } of recordsOf(data, 'drawers')) {
+      if (body.drawers.every(({ unitId }) => unitId === null)) continue;
+      const drawerOf = planDrawerOf(body, stash?.supplies ?? [], preferences);
+      for (const { unitId } of body.drawers) if (unitId) keep(unitId, null);
+      for (const supply of stash?.supplies ?? []) {
+        const unitId = body.drawers[drawerOf(supply) ?? -1]?.unitId;
+        if (unitId) keep(unitId, supply.id);
+      }
+    }
+    const home = new Map([...kept].flatMap(([unitId, ids]) => [...ids].map((id) => [id, unitId] as const)));
+    return {
+      livingIn: (unitId) => (contents.get(unitId) ?? []).flatMap((each) => each ?? []),
+      keptFor: (unitId) => kept.get(unitId),
+      homeOf: (supplyId) => home.get(supplyId),
+    };
+  }, [contents, data, preferences, stash]);
+}

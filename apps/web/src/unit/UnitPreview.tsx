@@ -1,0 +1,39 @@
+import { holdsOf, roomIn } from '@red-shelf/core';
+import type { UnitView } from '@red-shelf/contract';
+import { StyleSheet, View } from 'react-native';
+import type { Contents } from '../api/contents';
+import { many } from '../copy/words';
+import { sayLength, type Units } from '../measure/say';
+import { space } from '../theme/tokens';
+import { Txt } from '../ui/Txt';
+import { unitSize } from '../wall/geometry';
+import { UnitDrawing } from '../wall/UnitDrawing';
+
+const MOST_PX = 340;
+
+interface UnitPreviewProps {
+  readonly unit: UnitView;
+  readonly contents: Contents;
+  readonly units: Units;
+}
+
+/** The unit drawn as it would be, with what its sizes come to. */
+export function UnitPreview({ unit, contents, units }: UnitPreviewProps) {
+  const size = unitSize(unit);
+  if (!unit.model) return null;
+  const holds = holdsOf(unit.model);
+  const room = roomIn(unit);
+  const { widthUm, heightUm, depthUm } = holds.space(holds.shares ? null : 0);
+  const inside = [widthUm, heightUm, depthUm].map((um) => sayLength(um, units)).join(' × ');
+  const said = holds.shares
+    ? `${inside} inside: about ${Math.round((holds.fill([])?.ofUl ?? 0) / 100_000) / 10} litres of things.`
+    : `${many(room ?? 0, 'slot')}, the first ${inside} inside; ${sayLength(size.w, units)} wide in all.`;
+  return (
+    <View style={styles.preview}>
+      <UnitDrawing unit={unit} slots={contents} scale={Math.min(MOST_PX / size.w, MOST_PX / size.h)} />
+      <Txt look="quiet">{said}</Txt>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ preview: { gap: space.s } });

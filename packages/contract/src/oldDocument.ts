@@ -1,0 +1,102 @@
+import {
+  FAMILIES,
+  factsSchema,
+  FILLINGS,
+  FINISHES,
+  KINDS,
+  OLD_ACTS,
+  OLD_PARTS,
+  REACHES,
+  STANDINGS,
+} from '@red-shelf/core';
+import { z } from 'zod';
+import { recordBody } from './records';
+
+/** Documents of versions 1 and 2: one slot a supply, one supply a slot, one row of stock. They are read, never written. */
+const when = z.iso.datetime();
+const id = z.string().min(1).max(64);
+const count = z.int().min(0).max(1e12).nullable();
+
+const oldSupply = z.object({
+  id,
+  version: z.int().min(1),
+  kind: z.enum(KINDS),
+  form: z.string(),
+  name: z.string().min(1),
+  maker: z.string(),
+  range: z.string(),
+  code: z.string(),
+  hex: z.string().regex(/^#[0-9a-f]{6}$/, 'A colour must look like #c23b42.'),
+  finish: z.enum(FINISHES),
+  familyOverride: z.enum(FAMILIES).nullable(),
+  familyReason: z.string(),
+  note: z.string(),
+  /** Documents of version 1 have neither number nor facts. */
+  number: z.int().min(0).default(0),
+  facts: factsSchema.default({}),
+  createdAt: when,
+  updatedAt: when,
+  removedAt: when.nullable(),
+});
+
+/** What was known of a unit beyond its size, its limit and way of filling included. */
+const oldUnitFacts = z.object({
+  standing: z.enum(STANDINGS).optional(),
+  keptAt: z.string().optional(),
+  reach: z.enum(REACHES).optional(),
+  filling: z.enum(FILLINGS).optional(),
+  skipColumns: z.array(z.int()).optional(),
+  cap: z.int().optional(),
+  labelled: z.object({ on: z.iso.date(), print: z.string() }).optional(),
+});
+const um = z.int().min(1);
+export const oldUnit = z.object({
+  id,
+  version: z.int().min(1),
+  position: z.int().min(0),
+  letter: z.string().regex(/^[A-Z]{1,2}$/),
+  name: z.string().min(1),
+  template: z.string(),
+  rows: z.int().min(1).max(60),
+  columns: z.int().min(1).max(99),
+  slotWidthUm: um,
+  slotHeightUm: um,
+  slotDepthUm: um,
+  facts: oldUnitFacts.default({}),
+  removedAt: when.nullable(),
+});
+export type OldUnit = z.infer<typeof oldUnit>;
+
+export const oldDocument = z.object({
+  exportedAt: when,
+  roomName: z.string().max(80),
+  units: z.array(oldUnit),
+  supplies: z.array(oldSupply),
+  placements: z.array(z.object({ supplyId: id, unitId: id, slot: z.int().min(0) })),
+  ledger: z.array(
+    z.object({
+      id,
+      supplyId: id,
+      at: when,
+      act: z.enum(OLD_ACTS),
+      amount: count,
+      items: count,
+      left: count,
+      part: z.enum(OLD_PARTS).nullable().default(null),
+      undoes: id.nullable(),
+    }),
+  ),
+  records: z
+    .array(
+      z.object({
+        id,
+        version: z.int().min(1),
+        body: recordBody,
+        createdAt: when,
+        updatedAt: when,
+        removedAt: when.nullable(),
+      }),
+    )
+    .default([]),
+});
+export type OldDocument = z.infer<typeof oldDocument>;

@@ -1,0 +1,66 @@
+import { z } from 'zod';
+import type { Size } from '../../kinds/definition';
+import type { Box, ModelDefinition } from './definition';
+import { grid, gridSchema, type GridModel } from './grid';
+import { loose, looseSchema, type LooseModel } from './loose';
+
+/** How a unit holds things, and its sizes. */
+export const modelSchema = z.discriminatedUnion('model', [gridSchema, looseSchema], {
+  error: 'A place holds things in cells or loose.',
+});
+export type Model = GridModel | LooseModel;
+
+const MODELS: { readonly [M in Model as M['model']]: ModelDefinition<M> } = { grid, loose };
+
+/** A model's definition, bound to its sizes: what every reader asks, whatever the model. */
+export interface Holds {
+  readonly shares: boolean;
+  readonly openFront: boolean;
+  readonly cells: number;
+  readonly order: readonly number[];
+  readonly address: (label: string, cell: number | null) => string;
+  readonly space: (cell: number | null) => Size;
+  readonly fill: (contents: readonly Size[]) => { readonly haveUl: number; readonly ofUl: number } | null;
+  readonly outside: { readonly w: number; readonly h: number };
+  readonly boxes: (contents: readonly Size[]) => readonly Box[];
+  readonly fronts: readonly Box[];
+}
+
+function bind<M extends Model>(definition: ModelDefinition<M>, model: M): Holds {
+  const { shares, openFront } = definition;
+  return {
+    shares,
+    openFront,
+    cells: definition.cells(model),
+    get order() {
+      return definition.order(model);
+    },
+    address: (label, cell) => definition.address(label, model, cell),
+    space: (cell) => definition.space(model, cell),
+    fill: (contents) => definition.fill(model, contents),
+    get outside() {
+      return definition.outside(model);
+    },
+    boxes: (contents) => definition.boxes(model, contents),
+    get fronts() {
+      return definition.fronts(model);
+    },
+  };
+}
+
+const bound = new WeakMap<Model, Holds>();
+
+/** What a unit's model answers. Kept with the model, which never changes in place. */
+export function holdsOf(model: Model): Holds {
+  const known = bound.get(model);
+  if (known) return known;
+  const made = model.model === 'grid' ? bind(MODELS.grid, model) : bind(MODELS.loose, model);
+  bound.set(model, made);
+  return made;
+}
+
+/** Whether a number is a cell of a model; where there are no cells, only null is. */
+export function isSpotOf(model: Model, cell: number | null): boolean {
+  const { cells } = holdsOf(model);
+  return cells === 0 ? cell === null : cell !== null && Number.isInteger(cell) && cell >= 0 && cell < cells;
+}
