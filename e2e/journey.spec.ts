@@ -40,8 +40,8 @@ test('from a list to a rainbow rack, used from and run low, and still there afte
   // Give them a rack of their own.
   await page.goto(`${room.url}/rack`);
   await page.getByRole('textbox', { name: 'Name' }).fill('Drift rack');
-  await page.getByLabel('Rows').fill('13');
-  await page.getByLabel('Columns').fill('10');
+  await page.getByLabel('Rows', { exact: true }).fill('13');
+  await page.getByLabel('Columns', { exact: true }).fill('10');
   await page.getByRole('button', { name: 'Put it up' }).click();
   await expect(page.getByRole('heading', { name: 'Drift rack' })).toBeVisible();
 

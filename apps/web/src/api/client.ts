@@ -1,4 +1,6 @@
 import {
+  COMMAND_AT,
+  COMMAND_ID,
   fileRoutes,
   MOST_DOCUMENT_BYTES,
   MOST_LIST_BYTES,
@@ -13,6 +15,7 @@ import {
   type routes as contractRoutes,
   type UploadView,
 } from '@red-shelf/contract';
+import { v7 } from 'uuid';
 import type { z } from 'zod';
 import { words } from '../copy/words';
 
@@ -27,13 +30,19 @@ export class ApiError extends Error {
   }
 }
 
-async function answerOf(request: Promise<Response>): Promise<unknown> {
-  let response: Response;
-  try {
-    response = await request;
-  } catch {
-    throw new ApiError({ type: 'about:blank', status: 0, code: 'offline', title: words.offline });
+/** A request whose answer was lost is sent again under its own name: done once, it is not done again. */
+const AGAIN_AFTER_MS = [250, 1000] as const;
+const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+async function answerOf(send: () => Promise<Response>, again: readonly number[] = []): Promise<unknown> {
+  let response: Response | undefined;
+  for (const after of [...again, null]) {
+    response = await send().catch(() => undefined);
+    if (response || after === null) break;
+    await wait(after);
   }
+  if (!response)
+    throw new ApiError({ type: 'about:blank', status: 0, code: 'offline', title: words.offline });
   const body: unknown = await response.json().catch(() => undefined);
   if (response.ok) return body;
   const refusal = problem.safeParse(body);
@@ -56,11 +65,15 @@ export async function call<B extends z.ZodType, A extends z.ZodType>(
 ): Promise<z.output<A>> {
   const path = route.path.replace(':id', encodeURIComponent(id));
   const init: RequestInit = { method: route.method };
-  if (route.method === 'POST' || route.method === 'PUT') {
-    init.headers = { 'Content-Type': 'application/json' };
-    init.body = JSON.stringify(body ?? {});
-  }
-  return (await answerOf(fetch(path, init))) as z.output<A>;
+  if (route.method !== 'POST' && route.method !== 'PUT')
+    return (await answerOf(() => fetch(path, init))) as z.output<A>;
+  init.headers = {
+    'Content-Type': 'application/json',
+    [COMMAND_ID]: v7(),
+    [COMMAND_AT]: new Date().toISOString(),
+  };
+  init.body = JSON.stringify(body ?? {});
+  return (await answerOf(() => fetch(path, init), AGAIN_AFTER_MS)) as z.output<A>;
 }
 
 const MB = 1024 * 1024;
@@ -71,7 +84,7 @@ async function send(path: string, file: Blob, type: string, mostBytes: number): 
     const title = `${Math.round(file.size / MB)} MB is too large: at most ${mostBytes / MB} MB at once. Split it, and bring it in piece by piece.`;
     throw new ApiError({ type: 'about:blank', status: 413, code: 'too_large', title });
   }
-  return answerOf(fetch(path, { method: 'POST', body: file, headers: { 'Content-Type': type } }));
+  return answerOf(() => fetch(path, { method: 'POST', body: file, headers: { 'Content-Type': type } }));
 }
 
 export const uploadList = (file: Blob): Promise<UploadView> =>

@@ -21,16 +21,79 @@ export const keys = {
   journal: ['journal'] as const,
 };
 
-/** The order a list came in, by the list; a mended list is in none. */
-const orders = new WeakMap<readonly SupplyView[], string>();
+/** What a list came with: the order it stands in, which a mended list has none of, and the last change it knows. */
+const cameWith = new WeakMap<
+  readonly SupplyView[],
+  { readonly order: string | null; readonly seq: number }
+>();
+
+type List = readonly SupplyView[];
+
+/** A list with some supplies replaced, added or taken out. */
+function mended(list: List, changed: readonly SupplyView[], gone: readonly string[] = []): List {
+  const byId = new Map(changed.map((supply) => [supply.id, supply]));
+  const out = new Set(gone);
+  const kept = list.flatMap((supply) => {
+    if (out.has(supply.id)) return [];
+    const now = byId.get(supply.id);
+    byId.delete(supply.id);
+    return [now ?? supply];
+  });
+  return [...kept, ...byId.values()];
+}
+
+/** The whole list once; after that only what changed since, with the walls and records of then. */
+async function fetchSupplies(client: QueryClient): Promise<List> {
+  const known = client.getQueryData<List>(keys.supplies);
+  const came = known && cameWith.get(known);
+  if (!known || came === undefined) {
+    const { supplies, order, seq } = await call(routes.listSupplies);
+    // A server that tells no number is asked for everything each time.
+    cameWith.set(supplies, { order, seq: (seq as number | undefined) ?? NO_SEQ });
+    return supplies;
+  }
+  if (came.seq === NO_SEQ) {
+    cameWith.delete(known);
+    return fetchSupplies(client);
+  }
+  const news = await call(routes.since, { id: String(came.seq) });
+  client.setQueryData(keys.wall, news.wall);
+  client.setQueryData(keys.records, news.records);
+  // What was mended while this was asked for is newer than what it was asked about.
+  const list = client.getQueryData<List>(keys.supplies) ?? known;
+  if (!news.all && news.supplies.length === 0 && news.gone.length === 0) {
+    cameWith.set(list, { order: cameWith.get(list)?.order ?? null, seq: news.seq });
+    return list;
+  }
+  const next = news.all ? news.supplies : mended(list, news.supplies, news.gone);
+  cameWith.set(next, { order: null, seq: news.seq });
+  return next;
+}
+const NO_SEQ = -1;
+
+/** Puts a supply that an answer carried into the list at once, before anything is fetched again. */
+export function mendSupply(client: QueryClient, supply: SupplyView): void {
+  client.setQueryData<List>(keys.supplies, (list) => {
+    if (!list) return list;
+    const next = mended(list, [supply]);
+    cameWith.set(next, { order: null, seq: cameWith.get(list)?.seq ?? NO_SEQ });
+    return next;
+  });
+  client.setQueryData<{ supply: SupplyView }>(
+    keys.supply(supply.id),
+    (known) => known && { ...known, supply },
+  );
+}
+
+/** Whether a fetch of the list brings the walls and records with it. */
+export const bringsAll = (client: QueryClient): boolean => {
+  const list = client.getQueryData<List>(keys.supplies);
+  return list !== undefined && (cameWith.get(list)?.seq ?? NO_SEQ) !== NO_SEQ;
+};
 
 const suppliesQuery = {
   queryKey: keys.supplies,
-  queryFn: async (): Promise<readonly SupplyView[]> => {
-    const { supplies, order } = await call(routes.listSupplies);
-    orders.set(supplies, order);
-    return supplies;
-  },
+  queryFn: ({ client }: { client: QueryClient }): Promise<List> => fetchSupplies(client),
 };
 const wallQuery = { queryKey: keys.wall, queryFn: () => call(routes.getWall) };
 const recordsQuery = {
@@ -49,7 +112,7 @@ export function fetchFirst(client: QueryClient): void {
 export const isInOrder = (
   supplies: readonly SupplyView[],
   { familyOrder, lightness }: Preferences,
-): boolean => orders.get(supplies) === orderName(familyOrder, lightness);
+): boolean => cameWith.get(supplies)?.order === orderName(familyOrder, lightness);
 
 const useSupplies = () => useQuery(suppliesQuery);
 const useWall = () => useQuery(wallQuery);

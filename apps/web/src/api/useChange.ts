@@ -1,61 +1,60 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import type { ChangeView, SupplyView } from '@red-shelf/contract';
+import { useMutation, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import type { ChangeView, KeptView, LiftedView, SupplyView } from '@red-shelf/contract';
 import { useSay } from '../frame/Say';
-import { sayChange } from '../copy/change';
+import { sayChange, sayKept, sayLifted } from '../copy/change';
 import { call, routes } from './client';
-import { keys } from './queries';
+import { bringsAll, keys, mendSupply } from './queries';
 
-/** An answer that carries the one supply it touched lets the long list be mended instead of fetched again. */
-const ONE_SUPPLY: ReadonlySet<ChangeView['kind']> = new Set(['edit', 'act', 'add']);
-
-/** Fetches again whatever a change may have touched. */
-function useRefresh(): (answer: { change: ChangeView; supply?: SupplyView }) => Promise<void> {
-  const client = useQueryClient();
-  return async ({ change, supply }) => {
-    const mended = supply !== undefined && ONE_SUPPLY.has(change.kind);
-    if (mended)
-      client.setQueryData<readonly SupplyView[]>(keys.supplies, (list) =>
-        list?.some(({ id }) => id === supply.id)
-          ? list.map((each) => (each.id === supply.id ? supply : each))
-          : list && [...list, supply],
-      );
-    await Promise.all([
-      ...(mended ? [] : [client.invalidateQueries({ queryKey: keys.supplies })]),
-      client.invalidateQueries({ queryKey: keys.records }),
-      client.invalidateQueries({ queryKey: keys.journal }),
-      client.invalidateQueries({ queryKey: ['supply'] }),
-      client.invalidateQueries({ queryKey: keys.wall }),
-      client.invalidateQueries({ queryKey: keys.arrange }),
-    ]);
-  };
+/** What every change answers with, and what some add to it. */
+interface Changed {
+  readonly change: ChangeView;
+  readonly supply?: SupplyView;
+  readonly lifted?: LiftedView;
+  readonly kept?: KeptView;
 }
 
+/** Fetches again whatever a change may have touched. */
+async function refresh(client: QueryClient): Promise<void> {
+  // The list's news bring the walls and the records; without a list they are asked for themselves.
+  const rest = bringsAll(client) ? [] : [keys.wall, keys.records];
+  await Promise.all([
+    // Also while no screen shows the list: walls and records come with it.
+    client.refetchQueries({ queryKey: keys.supplies, type: 'all' }),
+    ...[...rest, keys.journal, ['supply'] as const, keys.arrange].map((queryKey) =>
+      client.invalidateQueries({ queryKey }),
+    ),
+  ]);
+}
+
+/** What happened, with what had to give way. */
+const sayAll = ({ change, lifted = [], kept = [] }: Changed): string =>
+  sayChange(change) + sayLifted(lifted) + sayKept(kept);
+
 /**
- * A mutation that says what happened and offers to undo it.
+ * A mutation that says what happened and offers to undo it. The answer shows at once; the lists follow.
  * Refusals are said too, unless `quiet` says the caller shows them itself; `silent` says nothing of success,
  * for book-keeping that goes with a change that was said already.
  */
-export function useChange<Input, Answer extends { change: ChangeView; supply?: SupplyView }>(
+export function useChange<Input, Answer extends Changed>(
   work: (input: Input) => Promise<Answer>,
   { quiet = false, silent = false }: { quiet?: boolean; silent?: boolean } = {},
 ) {
   const say = useSay();
-  const refresh = useRefresh();
+  const client = useQueryClient();
   const undo = useMutation({
     mutationFn: (id: string) => call(routes.undoChange, { id }),
-    onSuccess: async (answer) => {
-      const { change } = answer;
-      await refresh(answer);
-      say({ text: sayChange(change), undo: () => undo.mutate(change.id) });
+    onSuccess: (answer) => {
+      say({ text: sayAll(answer), undo: () => undo.mutate(answer.change.id) });
+      return refresh(client);
     },
     onError: (error) => say({ text: error.message }),
   });
   return useMutation({
     mutationFn: work,
-    onSuccess: async (answer) => {
-      const { change } = answer;
-      await refresh(answer);
-      if (!silent) say({ text: sayChange(change), undo: () => undo.mutate(change.id) });
+    onSuccess: (answer) => {
+      if (answer.supply) mendSupply(client, answer.supply);
+      if (!silent) say({ text: sayAll(answer), undo: () => undo.mutate(answer.change.id) });
+      return refresh(client);
     },
     onError: (error) => {
       if (!quiet) say({ text: error.message });

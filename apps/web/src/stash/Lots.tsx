@@ -1,7 +1,7 @@
 import { formOf, HAND_ID, isRefusal, mayLive, parseSize } from '@red-shelf/core';
 import type { HoldingView, Place, SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { call, routes } from '../api/client';
 import { useRoom } from '../api/contents';
 import { usePreferences, useStash } from '../api/queries';
@@ -11,9 +11,10 @@ import { sayLotAmount, sayLotWhat } from '../copy/lots';
 import { sayWarning } from '../copy/reasons';
 import { unitTitle } from '../copy/supply';
 import { sayLength } from '../measure/say';
-import { colour, LIP, space } from '../theme/tokens';
+import { colour, LIP, space, TOUCH } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
+import { Icon } from '../ui/Icon';
 import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
@@ -28,28 +29,34 @@ interface LotsProps {
 export function Lots({ supply, address }: LotsProps) {
   const { holdings } = supply;
   const spotName = useSpotName();
-  const shown = holdings.filter(({ spot, items, left }) => spot !== null || items > 0 || left > 0);
+  const there = holdings.filter(({ spot, items, left }) => spot !== null || items > 0 || left > 0);
+  // What has a place comes first.
+  const shown = [...there.filter(({ spot }) => spot !== null), ...there.filter(({ spot }) => spot === null)];
+  const [open, setOpen] = useState<string | null>(null);
   if (shown.every(({ spot }) => spot === null))
     return address ? <Address text={address} /> : <Note sort="attention">It has no place yet.</Note>;
   const single = shown.length === 1;
   return (
     <View role="list" aria-label="Where it is" style={styles.list}>
-      {shown.map((lot) => (
-        <View key={lot.id} role="listitem" style={styles.lot}>
-          <View style={styles.head}>
-            {lot.spot ? (
-              <Address
-                text={lot.spot.unitId === HAND_ID ? 'on the bench' : spotName(lot.spot)}
-                small={!single}
-              />
-            ) : (
-              <Txt look="quiet">no place</Txt>
-            )}
-            <LotLine supply={supply} lot={lot} alone={single} />
+      {shown.map((lot) => {
+        const place = lot.spot ? (lot.spot.unitId === HAND_ID ? 'on the bench' : spotName(lot.spot)) : null;
+        return (
+          <View key={lot.id} role="listitem" style={styles.lot}>
+            <Pressable
+              role="button"
+              aria-expanded={open === lot.id}
+              aria-label={`${place ?? 'no place'}, ${sayLotAmount(supply, lot)}: what can be done`}
+              onPress={() => setOpen(open === lot.id ? null : lot.id)}
+              style={styles.head}
+            >
+              {place ? <Address text={place} small={!single} /> : <Txt look="quiet">no place</Txt>}
+              <LotLine supply={supply} lot={lot} alone={single} />
+              <Icon name={open === lot.id ? 'close' : 'next'} size={18} />
+            </Pressable>
+            {open === lot.id && <LotActs supply={supply} lot={lot} />}
           </View>
-          <LotActs supply={supply} lot={lot} />
-        </View>
-      ))}
+        );
+      })}
     </View>
   );
 }
@@ -217,13 +224,13 @@ function Size({ lot, onDone }: { readonly lot: HoldingView; readonly onDone: () 
 }
 
 const styles = StyleSheet.create({
-  list: { gap: space.m - 4 },
-  lot: { gap: space.s },
-  head: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space.m - 4 },
+  list: { borderTopWidth: 1, borderTopColor: colour.hairline },
+  lot: { borderBottomWidth: 1, borderBottomColor: colour.hairline },
+  head: { flexDirection: 'row', alignItems: 'center', gap: space.m - 4, minHeight: TOUCH + 4 },
   address: { alignSelf: 'flex-start' },
   small: { fontSize: 24, lineHeight: 28 },
   lip: { height: LIP, backgroundColor: colour.lip },
-  words: { flexShrink: 1, gap: 2 },
-  acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+  words: { flex: 1, gap: 2 },
+  acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s, paddingBottom: space.s },
   ask: { gap: space.s, padding: space.m - 4, borderWidth: 1, borderColor: colour.hairline },
 });

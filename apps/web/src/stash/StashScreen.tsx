@@ -86,6 +86,11 @@ export function StashScreen() {
   const on = filterCount(filters);
   const press = picked ? pick : open;
   const isOn = (id: string): boolean => (picked ? picked.has(id) : id === chosen);
+  // What was let go is history, and counts only where it is asked for.
+  const total =
+    filters.status === 'gone'
+      ? stash.supplies.length
+      : stash.supplies.filter(({ facts }) => facts.status !== 'gone').length;
   return (
     <View style={styles.split}>
       <View style={styles.list}>
@@ -93,9 +98,9 @@ export function StashScreen() {
           <PageHead
             title="Stash"
             aside={
-              shown.length === stash.supplies.length
-                ? many(stash.supplies.length, 'supply', 'supplies')
-                : `${thousands(shown.length)} of ${many(stash.supplies.length, 'supply', 'supplies')}`
+              shown.length === total
+                ? many(total, 'supply', 'supplies')
+                : `${thousands(shown.length)} of ${many(total, 'supply', 'supplies')}`
             }
           />
           <SearchField ref={field} value={query} onChange={setQuery} />

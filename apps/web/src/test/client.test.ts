@@ -43,6 +43,25 @@ test('no answer at all, and an answer that is not ours, say that the server cann
   expect(await refusal(call(routes.getWall))).toMatchObject({ code: 'unreadable', status: 502 });
 });
 
+test('a command whose answer was lost is sent again under its own name; a reading is not', async () => {
+  let lost = 2;
+  const names: unknown[] = [];
+  global.fetch = jest.fn((_path: string, { headers }: RequestInit = {}) => {
+    names.push((headers as Record<string, string> | undefined)?.['Command-Id']);
+    if (lost-- > 0) return Promise.reject(new TypeError('lost'));
+    return Promise.resolve({
+      ok: true,
+      status: 200,
+      json: () => Promise.resolve({ change: {} }),
+    } as Response);
+  }) as unknown as typeof fetch;
+  await call(routes.removeSupply, { id: 'a', body: { version: 2 } });
+  expect(names).toHaveLength(3);
+  expect(new Set(names).size).toBe(1);
+  await call(routes.removeSupply, { id: 'a', body: { version: 2 } });
+  expect(names[3]).not.toBe(names[0]);
+});
+
 test('a file that is too large is not sent', async () => {
   const sent = fakeServer({ 'POST /api/imports': { id: 'i1' } });
   const file = (size: number) => ({ size }) as Blob;

@@ -11,6 +11,7 @@ import { Caution } from '../ui/Caution';
 import { Columns } from '../ui/Columns';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
+import { useWide } from '../ui/useWide';
 import { asUnit } from './asUnit';
 import { readUnit, saidOf } from './said';
 import { TemplateChoice } from './TemplateChoice';
@@ -30,6 +31,7 @@ export function NewRackScreen() {
 function NewRack({ start, kept }: { readonly start: UnitTemplate; readonly kept: boolean }) {
   const { preferences } = usePreferences();
   const { units } = preferences;
+  const wide = useWide();
   const [template, setTemplate] = useState(start);
   // A rack that was asked for is not mixed with one that was begun.
   const name = kept ? 'unit.new' : `unit.new.${start.id}`;
@@ -66,6 +68,7 @@ function NewRack({ start, kept }: { readonly start: UnitTemplate; readonly kept:
       <Columns
         first={
           <>
+            {!wide && <UnitPreview unit={drawn} contents={[]} units={units} />}
             <UnitFields control={form.control} how={said.how} />
             {add.error && <Note sort="error">{add.error.message}</Note>}
             <Caution id="heavy">{words.heavy}</Caution>
@@ -77,7 +80,7 @@ function NewRack({ start, kept }: { readonly start: UnitTemplate; readonly kept:
             />
           </>
         }
-        second={<UnitPreview unit={drawn} contents={[]} units={units} />}
+        second={wide && <UnitPreview unit={drawn} contents={[]} units={units} />}
       />
     </Page>
   );

@@ -19,6 +19,7 @@ import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
+import { useWide } from '../ui/useWide';
 import { readUnit, saidOf } from './said';
 import { UnitFields } from './UnitFields';
 import { UnitPreview } from './UnitPreview';
@@ -43,6 +44,7 @@ const unfit = (drawn: UnitView, slots: Contents): Living[] =>
 /** Everything a unit is: sizes, what it is made for, letter, name, standing, where it stands, its labels. */
 export function UnitEdit({ unit, units, slots }: UnitEditProps) {
   const { preferences } = usePreferences();
+  const wide = useWide();
   const before = units[units.findIndex(({ id }) => id === unit.id) - 1];
   const key = `unit.${unit.id}.${unit.version}`;
   const { form, said, drawn, clear } = useUnitForm(
@@ -95,6 +97,7 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
       <Columns
         first={
           <>
+            {!wide && <UnitPreview unit={planned} contents={slots} units={preferences.units} />}
             <UnitFields control={form.control} how={said.how} />
             <Choice
               label="Standing"
@@ -144,7 +147,7 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
         }
         second={
           <>
-            <UnitPreview unit={planned} contents={slots} units={preferences.units} />
+            {wide && <UnitPreview unit={planned} contents={slots} units={preferences.units} />}
             <Labels unit={unit} slots={slots} />
           </>
         }

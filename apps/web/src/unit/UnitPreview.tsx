@@ -1,4 +1,4 @@
-import { holdsOf, roomIn } from '@red-shelf/core';
+import { holdsOf, placesIn } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
 import type { Contents } from '../api/contents';
@@ -6,10 +6,13 @@ import { many } from '../copy/words';
 import { sayLength, type Units } from '../measure/say';
 import { space } from '../theme/tokens';
 import { Txt } from '../ui/Txt';
+import { useWide } from '../ui/useWide';
 import { unitSize } from '../wall/geometry';
 import { UnitDrawing } from '../wall/UnitDrawing';
 
-const MOST_PX = 340;
+const WIDE_PX = 340;
+/** Low enough on a phone that the fields under it stay in sight. */
+const HIGH_PX = { wide: 340, phone: 190 };
 
 interface UnitPreviewProps {
   readonly unit: UnitView;
@@ -19,18 +22,22 @@ interface UnitPreviewProps {
 
 /** The unit drawn as it would be, with what its sizes come to. */
 export function UnitPreview({ unit, contents, units }: UnitPreviewProps) {
+  const wide = useWide();
   const size = unitSize(unit);
   if (!unit.model) return null;
   const holds = holdsOf(unit.model);
-  const room = roomIn(unit);
   const { widthUm, heightUm, depthUm } = holds.space(holds.shares ? null : 0);
   const inside = [widthUm, heightUm, depthUm].map((um) => sayLength(um, units)).join(' × ');
   const said = holds.shares
     ? `${inside} inside: about ${Math.round((holds.fill([])?.ofUl ?? 0) / 100_000) / 10} litres of things.`
-    : `${many(room ?? 0, 'slot')}, the first ${inside} inside; ${sayLength(size.w, units)} wide in all.`;
+    : `${many(placesIn(unit), 'slot')}, the first ${inside} inside; ${sayLength(size.w, units)} wide in all.`;
   return (
     <View style={styles.preview}>
-      <UnitDrawing unit={unit} slots={contents} scale={Math.min(MOST_PX / size.w, MOST_PX / size.h)} />
+      <UnitDrawing
+        unit={unit}
+        slots={contents}
+        scale={Math.min(WIDE_PX / size.w, HIGH_PX[wide ? 'wide' : 'phone'] / size.h)}
+      />
       <Txt look="quiet">{said}</Txt>
     </View>
   );
