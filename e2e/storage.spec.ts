@@ -160,7 +160,7 @@ test('a thing without a slot is offered the open one among its likes', async ({ 
     .click();
   const offers = page.getByRole('group', { name: 'Where it could live' });
   await expect(offers.getByText(/^A Pad rack · made for this: full pad/)).toBeVisible();
-  const set = offers.getByRole('button', { name: /^Set it down in / });
+  const set = offers.getByRole('button', { name: /^Set it down in / }).first();
   const address = ((await set.getAttribute('aria-label')) ?? '').replace('Set it down in ', '');
   await set.click();
   await expect(offers).toBeHidden();

@@ -66,15 +66,12 @@ await shoot('pile', 'phone', '/stash/pile', async (page) => {
   await page.getByRole('textbox', { name: 'Name' }).fill('Weir Lantern');
   await page.getByLabel('Colour', { exact: true }).fill('#2f9596');
 });
-await shoot('wheel', 'phone', '/stash/add', async (page) => {
-  await page.getByLabel('Colour', { exact: true }).fill('#2f9596');
-  await page.getByRole('button', { name: /Take a colour/ }).click();
-  await page.getByRole('radio', { name: 'Wheel' }).click();
-  await page.getByText('Grey to vivid').scrollIntoViewIfNeeded();
-});
-await shoot('families', 'phone', '/stash/families');
 await shoot('look', 'phone', '/stash/look');
 await shoot('storage', 'phone', '/storage');
+await shoot('unit', 'wide', '/storage?unit=demo-000004', async (page) => {
+  await page.getByRole('textbox', { name: 'Height of a row' }).fill('14 cm; 14 cm; 14 cm; 14 cm; 5 cm');
+});
+await shoot('places', 'phone', '/stash?supply=demo-odd-009');
 await shoot('order', 'wide', '/stash/order', async (page) => {
   await page.getByRole('button', { name: 'Then by print or solid' }).click();
 });

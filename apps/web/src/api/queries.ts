@@ -49,7 +49,7 @@ async function fetchSupplies(client: QueryClient): Promise<List> {
   if (!known || came === undefined) {
     const { supplies, order, seq } = await call(routes.listSupplies);
     // A server that tells no number is asked for everything each time.
-    cameWith.set(supplies, { order, seq: (seq as number | undefined) ?? NO_SEQ });
+    cameWith.set(supplies, { order, seq: Number.isInteger(seq) ? seq : NO_SEQ });
     return supplies;
   }
   if (came.seq === NO_SEQ) {

@@ -1,20 +1,26 @@
 import { formFor, freeOf, levelOf, printLength, type FormDefinition, type Level } from '@red-shelf/core';
-import type { StockRequestBody, SupplyView } from '@red-shelf/contract';
+import type { HoldingView, StockRequestBody, SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { call, routes } from '../api/client';
+import { usePreferences, useStash } from '../api/queries';
+import { useSpotName } from '../api/spotName';
 import { useChange } from '../api/useChange';
 import { useHeld } from '../api/useHeld';
 import { useDraft } from '../form/useDraft';
+import { readPrice } from '../measure/say';
 import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { AMOUNT_LABEL, readAmount } from './amount';
 import { CountingHelp } from './CountingHelp';
 import { LevelChoice } from './LevelChoice';
 import { PartActs } from './PartActs';
+import { bottlesFor, isWeighed, RefillAsk } from './RefillAsk';
 
 const ACT_NAMES = { use: 'Use', refill: 'Refill', count: 'Count', buy: 'Buy', discard: 'Discard' } as const;
 type ActName = keyof typeof ACT_NAMES;
@@ -32,6 +38,8 @@ interface Amount {
   readonly act: Exclude<ActName, 'refill'>;
   readonly text: string;
   readonly level: Level;
+  /** What was paid, as typed. */
+  readonly price?: string;
 }
 
 /** What the amount starts with. */
@@ -58,6 +66,7 @@ interface StockActsProps {
 /** Use, refill, count, buy, discard: each writes one line into the ledger. */
 export function StockActs({ supply, startWith }: StockActsProps) {
   const form = formFor(supply);
+  const { stash } = useStash();
   const [draft, setDraft, clear] = useDraft<Amount | null>(`stock.${supply.id}`, null);
   const [asking, setAsking] = useState<ActName | null>(startWith ?? draft?.act ?? null);
   const act = useChange((body: StockRequestBody) => call(routes.actOnSupply, { id: supply.id, body }));
@@ -75,7 +84,8 @@ export function StockActs({ supply, startWith }: StockActsProps) {
     );
   // One tap is enough where the answer is nearly always "one"; the rest asks how much.
   const press = (name: ActName) => {
-    if (name === 'refill') void write({ act: 'refill' });
+    if (name === 'refill' && bottlesFor(supply, stash).length === 0 && !isWeighed(supply))
+      void write({ act: 'refill' });
     else if (name === 'use' && form.counting !== 'length') void write({ act: 'use', amount: 1 });
     else if (asking === name) close();
     else setAsking(name);
@@ -93,6 +103,7 @@ export function StockActs({ supply, startWith }: StockActsProps) {
           />
         ))}
       </View>
+      {asking === 'refill' && <RefillAsk supply={supply} busy={act.isPending} onWrite={write} />}
       {asking && asking !== 'refill' && (
         <Ask
           key={asking}
@@ -141,17 +152,29 @@ interface AskProps {
 }
 
 function Ask({ amount: said, supply, form, busy, onType, onWrite }: AskProps) {
-  const { act, text, level } = said;
+  const { act, text, level, price = '' } = said;
+  const { preferences } = usePreferences();
   const [refusal, setRefusal] = useState<string | null>(null);
   const counting = act === 'count';
+  const lots = supply.holdings.filter(
+    (each) => each.as === 'whole' && (each.spot !== null || each.left > 0 || each.items > 0),
+  );
+  const [lotId, setLotId] = useState(lots[0]?.id);
+  const lot = lots.find(({ id }) => id === lotId) ?? supply.holdings[0];
+  const spotName = useSpotName();
+  const placeOf = ({ spot }: HoldingView): string => (spot ? spotName(spot) : 'without a place');
   const submit = () => {
     const reading = readAmount(text, counting ? level : 'full', form);
     if (!reading.ok) return setRefusal(reading.message);
     const { items, left } = reading.count;
-    if (counting) return void onWrite({ act, items, left });
+    if (counting)
+      return void onWrite({ act, items, left, ...(lot ? { lotId: lot.id, version: lot.version } : {}) });
     const amount = form.counting === 'fill' ? items : left;
     if (amount === 0) return setRefusal('Nothing is not an amount; give something above 0.');
-    return void onWrite({ act, amount });
+    if (act !== 'buy' || price.trim() === '') return void onWrite({ act, amount });
+    const paid = readPrice(price, preferences.currency);
+    if (!paid.ok) return setRefusal(paid.message);
+    return void onWrite({ act, amount, price: paid.value });
   };
   return (
     <View style={styles.ask}>
@@ -168,8 +191,24 @@ function Ask({ amount: said, supply, form, busy, onType, onWrite }: AskProps) {
         autoFocus
         style={styles.input}
       />
+      {counting && lots.length > 1 && (
+        <Choice
+          label="Of those in"
+          options={lots.map(placeOf)}
+          value={lot ? placeOf(lot) : ''}
+          onChange={(word) => setLotId(lots.find((each) => placeOf(each) === word)?.id)}
+        />
+      )}
       {counting && form.counting === 'fill' && (
         <LevelChoice value={level} onChange={(next) => onType({ ...said, level: next })} />
+      )}
+      {act === 'buy' && (
+        <Input
+          label="Price"
+          value={price}
+          onChange={(next) => onType({ ...said, price: next })}
+          hint={`4.50 ${preferences.currency}; may stay empty`}
+        />
       )}
       {refusal && <Note sort="error">{refusal}</Note>}
       <Button label={`Note it: ${ACT_NAMES[act].toLowerCase()}`} main busy={busy} onPress={submit} />

@@ -112,7 +112,7 @@ test('an amount half said is asked for again where it was left, and is gone once
   expect(screen.getByDisplayValue('17')).toBeTruthy();
   press('Note it: count');
   await waitFor(() => expect(screen.queryByDisplayValue('17')).toBeNull());
-  expect(sent[0]?.body).toEqual({ act: 'count', items: 17, left: 17 });
+  expect(sent[0]?.body).toMatchObject({ act: 'count', items: 17, left: 17, lotId: 's1-lot' });
   second.unmount();
   show(<StockActs supply={CARD} startWith={null} />);
   expect(screen.queryByText('What is there now?')).toBeNull();

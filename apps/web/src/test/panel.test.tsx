@@ -73,7 +73,7 @@ test('counting asks how many and how full, and refuses nonsense before it is sen
   fireEvent.click(screen.getByRole('radio', { name: 'low' }));
   press('Note it: count');
   await waitFor(() => expect(sent).toHaveLength(1));
-  expect(sent[0]?.body).toEqual({ act: 'count', items: 2, left: 69 });
+  expect(sent[0]?.body).toEqual({ act: 'count', items: 2, left: 69, lotId: 's1-lot', version: 2 });
 });
 
 test('ribbon is cut by length, typed as people say it; it cannot be refilled', async () => {
@@ -92,6 +92,30 @@ test('ribbon is cut by length, typed as people say it; it cannot be refilled', a
   type('How much (2.4 m, 3 yd)', '5 1/8 in');
   press('Note it: use');
   await waitFor(() => expect(sent[0]?.body).toEqual({ act: 'use', amount: 130_175 }));
+});
+
+test('a refill asks for its bottle and, where it is weighed, for both masses; what was paid goes with a purchase', async () => {
+  const bottle = supply({ id: 's9', form: 'refill', stock: { ...supply().stock, left: 9 }, place: null });
+  const sent = open({ 'GET /api/supplies': { order: '', supplies: [supply(), bottle] } });
+  await screen.findByRole('heading', { name: 'Marsh Lantern' });
+  await screen.findByText('B2·02');
+  press('Refill');
+  type('Mass before', '9.7 g');
+  press('Note it: refilled');
+  expect(screen.getByText(/Give both masses/)).toBeTruthy();
+  type('Mass after', '12.3 g');
+  press('Note it: refilled');
+  await waitFor(() => expect(sent).toHaveLength(1));
+  expect(sent[0]?.body).toEqual({
+    act: 'refill',
+    fromId: 's9',
+    weights: { beforeMg: 9700, afterMg: 12_300 },
+  });
+  press('Buy');
+  type('Price', '4.50');
+  press('Note it: buy');
+  await waitFor(() => expect(sent).toHaveLength(2));
+  expect(sent[1]?.body).toEqual({ act: 'buy', amount: 1, price: { minor: 450, currency: 'EUR' } });
 });
 
 test('what the server refuses is said', async () => {
