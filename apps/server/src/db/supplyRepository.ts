@@ -1,5 +1,5 @@
 import type { Holding } from '@red-shelf/core';
-import { and, asc, eq, inArray, isNull, max } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, max, sql } from 'drizzle-orm';
 import { allLots, lotsOf } from './holdingRepository';
 import { chunks, touch, type Readable, type Tx } from './tx';
 import { supplies, usage } from './schema';
@@ -26,9 +26,66 @@ const withLots = (
   lots: ReadonlyMap<string, Holding[]>,
 ): SupplyWithState => ({ supply: recordOf(row), seq: row.seq, usage: used, lots: lots.get(row.id) ?? [] });
 
-/** Every supply that has not been removed, oldest first. */
+/** A row of the joined tables as SQLite gives it. */
+interface RawRow {
+  id: string;
+  version: number;
+  kind: Row['kind'];
+  form: string;
+  name: string;
+  maker: string;
+  range: string;
+  code: string;
+  hex: string;
+  finish: Row['finish'];
+  family_override: Row['familyOverride'];
+  family_reason: string;
+  note: string;
+  number: number;
+  facts: string;
+  created_at: string;
+  updated_at: string;
+  seq: number;
+  uses: number | null;
+  used: number | null;
+  last_used_at: string | null;
+}
+
+const fromRaw = (row: RawRow): { row: Row; usage: UsageRecord | null } => ({
+  row: {
+    id: row.id,
+    version: row.version,
+    kind: row.kind,
+    form: row.form,
+    name: row.name,
+    maker: row.maker,
+    range: row.range,
+    code: row.code,
+    hex: row.hex,
+    finish: row.finish,
+    familyOverride: row.family_override,
+    familyReason: row.family_reason,
+    note: row.note,
+    number: row.number,
+    facts: JSON.parse(row.facts) as Row['facts'],
+    createdAt: row.created_at,
+    updatedAt: row.updated_at,
+    removedAt: null,
+    seq: row.seq,
+  },
+  usage:
+    row.uses === null
+      ? null
+      : { supplyId: row.id, uses: row.uses, used: row.used ?? 0, lastUsedAt: row.last_used_at },
+});
+
+/** Every supply that has not been removed, oldest first; read without the mapping of single rows, since there are many. */
 export async function allSupplies(db: Readable): Promise<SupplyWithState[]> {
-  const rows = await joined(db).where(isNull(supplies.removedAt)).orderBy(asc(supplies.id));
+  const raw = await db.all<RawRow>(
+    sql`select s.*, u.uses, u.used, u.last_used_at from supplies s left join usage u on u.supply_id = s.id
+        where s.removed_at is null order by s.id`,
+  );
+  const rows = raw.map(fromRaw);
   const lots = new Map<string, Holding[]>();
   for (const lot of await allLots(db)) {
     const list = lots.get(lot.supplyId);

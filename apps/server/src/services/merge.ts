@@ -1,6 +1,6 @@
 import { formOf, sparse, type Facts, type Holding } from '@red-shelf/core';
 import type { ChangeView, SupplyView } from '@red-shelf/contract';
-import { historyOf } from '../db/eventRepository';
+import { historyOf, type EventRecord } from '../db/eventRepository';
 import type { SupplyRecord, SupplyWithState } from '../db/supplyRepository';
 import type { Tx } from '../db/tx';
 import { Refusal } from '../http/problem';
@@ -54,6 +54,17 @@ function joinedRecord(keep: SupplyRecord, other: SupplyRecord, at: string): Supp
   };
 }
 
+/** The other's own history without its moves, which are told anew, and without what undid a move. */
+function retold(events: readonly EventRecord[], supplyId: string): EventRecord[] {
+  const kept = new Set<string>();
+  return events.filter((event) => {
+    if (event.act === 'move' || event.supplyId !== supplyId) return false;
+    if (event.act === 'undo' && !kept.has(event.undoes)) return false;
+    kept.add(event.id);
+    return true;
+  });
+}
+
 /**
  * The other's lots and history under the kept one's name: each lot becomes one of the kept supply's, where it was, and
  * adds up to what it did.
@@ -68,28 +79,27 @@ async function takeOver(
   const { events } = await historyOf(tx, other.supply);
   const lots = other.lots.map((lot) => ({ lot, newId: ports.newId() }));
   const lotIds = new Map(lots.map(({ lot, newId }) => [lot.id, newId]));
-  const eventIds = new Map(events.map(({ id }) => [id, ports.newId()]));
+  const told = retold(events, other.supply.id);
+  const eventIds = new Map(told.map(({ id }) => [id, ports.newId()]));
   await recorder.addLots(
     lots.map(({ lot, newId }) => ({
       supplyId: keep.supply.id,
       lot: { id: newId, as: lot.as, sizeUm: lot.sizeUm },
     })),
   );
-  const copies = events
-    .filter(({ act, supplyId }) => act !== 'move' && supplyId === other.supply.id)
-    .map((event) => ({
-      ...event,
-      // What a refill took from a bottle was taken once.
-      ...(event.act === 'refill' ? { from: undefined } : {}),
-      ...(event.act === 'undo' ? { undoes: eventIds.get(event.undoes) ?? event.undoes } : {}),
-      id: eventIds.get(event.id) ?? ports.newId(),
-      supplyId: keep.supply.id,
-      postings: event.postings.flatMap((posting) => {
-        const holdingId = lotIds.get(posting.holdingId);
-        return holdingId ? [{ ...posting, holdingId }] : [];
-      }),
-      shifts: [],
-    }));
+  const copies = told.map((event) => ({
+    ...event,
+    // What a refill took from a bottle was taken once.
+    ...(event.act === 'refill' ? { from: undefined } : {}),
+    ...(event.act === 'undo' ? { undoes: eventIds.get(event.undoes) ?? event.undoes } : {}),
+    id: eventIds.get(event.id) ?? ports.newId(),
+    supplyId: keep.supply.id,
+    postings: event.postings.flatMap((posting) => {
+      const holdingId = lotIds.get(posting.holdingId);
+      return holdingId ? [{ ...posting, holdingId }] : [];
+    }),
+    shifts: [],
+  }));
   await recorder.append(copies);
   await balance(recorder, keep.supply.id, lots);
   await recorder.move(lots.map(({ newId, lot }) => ({ lotId: newId, to: lot.spot })));

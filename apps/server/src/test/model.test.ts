@@ -80,6 +80,8 @@ const byId = (list: readonly SupplyView[]): SupplyView[] => [...list].sort((p, q
 
 const WALKS = 14;
 const LENGTH = 150;
+/** The same walks on every run; `SEED=7 npx jest model` tries others. */
+const SEED = Number(process.env.SEED ?? 20261126);
 
 test(`whatever two windows do and undo in any order, the stash stays true (${WALKS * LENGTH} steps)`, async () => {
   const scratch = await makeWorld();
@@ -110,7 +112,7 @@ test(`whatever two windows do and undo in any order, the stash stays true (${WAL
           world.close();
         }
       }),
-      { numRuns: WALKS, endOnFailure: true, ...(process.env.SEED ? { seed: Number(process.env.SEED) } : {}) },
+      { numRuns: WALKS, endOnFailure: true, seed: SEED },
     );
   } finally {
     scratch.close();

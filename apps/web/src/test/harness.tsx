@@ -1,11 +1,14 @@
 import { evenGrid } from '@red-shelf/core';
 import type { HoldingView, LedgerView, Problem, SupplyView, UnitView } from '@red-shelf/contract';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { fireEvent, render, screen } from '@testing-library/react';
+import { configure, fireEvent, render, screen } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import type { Living } from '../api/contents';
 import { SayProvider } from '../frame/Say';
+
+// A busy machine is slow, not wrong.
+configure({ asyncUtilTimeout: 8000 });
 
 type Stock = SupplyView['stock'];
 /** A supply to show; `place` is where its one lot is, or null. */
