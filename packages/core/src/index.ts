@@ -84,6 +84,7 @@ export {
   endOf,
   HAND_ID,
   isOnWall,
+  unitFromTemplate,
   pathTo,
   placesIn,
   ROOM_ID,

@@ -1,4 +1,4 @@
-import { findTemplate, UNIT_TEMPLATES, type UnitTemplate } from '@red-shelf/core';
+import { findTemplate, unitFromTemplate, UNIT_TEMPLATES, type UnitTemplate } from '@red-shelf/core';
 import type { NewUnit } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
@@ -12,7 +12,6 @@ import { Columns } from '../ui/Columns';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { useWide } from '../ui/useWide';
-import { asUnit } from './asUnit';
 import { readUnit, saidOf } from './said';
 import { TemplateChoice } from './TemplateChoice';
 import { UnitFields } from './UnitFields';
@@ -37,8 +36,8 @@ function NewRack({ start, kept }: { readonly start: UnitTemplate; readonly kept:
   const name = kept ? 'unit.new' : `unit.new.${start.id}`;
   const { form, said, drawn, clear } = useUnitForm(
     name,
-    saidOf(asUnit(start), units),
-    asUnit(template),
+    saidOf(unitFromTemplate(start), units),
+    unitFromTemplate(template),
     units,
   );
   const add = useChange((body: NewUnit) => call(routes.addUnit, { body }), { quiet: true });
@@ -62,7 +61,7 @@ function NewRack({ start, kept }: { readonly start: UnitTemplate; readonly kept:
         chosen={template.id}
         onChoose={(next) => {
           setTemplate(next);
-          form.reset(saidOf(asUnit(next), units));
+          form.reset(saidOf(unitFromTemplate(next), units));
         }}
       />
       <Columns

@@ -1,4 +1,4 @@
-import { UNIT_TEMPLATES, type UnitTemplate } from '@red-shelf/core';
+import { unitFromTemplate, UNIT_TEMPLATES, type UnitTemplate } from '@red-shelf/core';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { colour, LIP, radius, space } from '../theme/tokens';
@@ -6,7 +6,6 @@ import { Button } from '../ui/Button';
 import { Txt } from '../ui/Txt';
 import { unitSize } from '../wall/geometry';
 import { UnitDrawing } from '../wall/UnitDrawing';
-import { asUnit } from './asUnit';
 
 const WIDE_PX = 92;
 const HIGH_PX = 64;
@@ -56,7 +55,9 @@ export function TemplateChoice({ chosen, onChoose }: TemplateChoiceProps) {
 
 function Small({ template }: { readonly template: UnitTemplate }) {
   const { w, h } = unitSize(template);
-  return <UnitDrawing unit={asUnit(template)} slots={[]} scale={Math.min(WIDE_PX / w, HIGH_PX / h)} />;
+  return (
+    <UnitDrawing unit={unitFromTemplate(template)} slots={[]} scale={Math.min(WIDE_PX / w, HIGH_PX / h)} />
+  );
 }
 
 const styles = StyleSheet.create({

@@ -4,7 +4,7 @@ import { isRefusal, mayLive, suits, type Lodger, type RoomNow } from './mayLive'
 import { cellSorts } from './misfit';
 import { holdsOf } from './models/models';
 import { UNIT_TEMPLATES, type UnitTemplate } from './templates';
-import { roomIn, type Unit } from './unit';
+import { unitFromTemplate, roomIn, type Unit } from './unit';
 
 /** A thing that wants a place. */
 export interface Placeable extends Lodger {
@@ -112,26 +112,13 @@ function bestSlot<T extends { readonly hex: string }>(
   return best;
 }
 
-/** A unit just as its template says. */
-const asTemplate = ({ id, name, holds, model }: UnitTemplate): Unit => ({
-  id,
-  version: 1,
-  parentId: null,
-  sort: 'unit',
-  label: '',
-  name,
-  model,
-  rules: { kinds: [...holds] },
-  facts: { template: id },
-});
-
 /** Sorts of rack made for a thing, those it fits by its own size; the best first. */
 export function racksFor(thing: Lodger): readonly UnitTemplate[] {
   const { keptIn } = formOf(thing.supply.kind, thing.supply.form);
   return keptIn
     .flatMap((id) => UNIT_TEMPLATES.find((template) => template.id === id) ?? [])
     .filter((template) => {
-      const unit = asTemplate(template);
+      const unit = unitFromTemplate(template);
       return cellSorts(unit).some((cell) => suits(thing, { unit, cell }) === null);
     });
 }

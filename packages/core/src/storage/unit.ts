@@ -2,7 +2,7 @@ import type { Kind, VisibleEnd } from '../kinds/definition';
 import { formOf, KIND_DEFINITIONS } from '../kinds/registry';
 import type { Model } from './models/models';
 import { holdsOf } from './models/models';
-import { findTemplate } from './templates';
+import { findTemplate, type UnitTemplate } from './templates';
 import type { UnitFacts, UnitRules } from './unitFacts';
 
 /** The room, furniture in it, what things are in, and the hand: everything that is out on the bench. */
@@ -69,3 +69,16 @@ export function pathTo<U extends Pick<Unit, 'id' | 'parentId'>>(
   }
   return path;
 }
+
+/** A unit just as its template says, not put up yet. */
+export const unitFromTemplate = ({ id, name, holds, model }: UnitTemplate): Unit => ({
+  id: 'new',
+  version: 1,
+  parentId: ROOM_ID,
+  sort: 'unit',
+  label: '',
+  name,
+  model,
+  rules: { kinds: [...holds] },
+  facts: { template: id },
+});
