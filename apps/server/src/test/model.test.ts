@@ -83,7 +83,7 @@ const LENGTH = 150;
 /** The same walks on every run; `SEED=7 npx jest model` tries others. */
 const SEED = Number(process.env.SEED ?? 20261126);
 
-test(`whatever two windows do and undo in any order, the stash stays true (${WALKS * LENGTH} steps)`, async () => {
+test(`whatever two windows do and undo in any order, the stash stays true (${WALKS * LENGTH} steps, seed ${SEED})`, async () => {
   const scratch = await makeWorld();
   try {
     await fc.assert(

@@ -1,3 +1,7 @@
+/**
+ * Every act a person can do to the stash, one short case each, drawn at random. They stay in one file, past the usual
+ * length, so that an act missing from the walks is seen at a glance.
+ */
 import type { ArrangePreview, SupplyView, UnitView } from '@red-shelf/contract';
 import fc from 'fast-check';
 import { INK, rackOf, type World } from './world';
