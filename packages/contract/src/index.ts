@@ -26,6 +26,7 @@ export { orderName, paths } from './paths';
 export { problem, type Problem } from './problem';
 export { MOST_RANGE_BYTES, type RangeReadingView } from './rangeFile';
 export {
+  nameOfRecord,
   PREFERENCES_ID,
   preferencesBody,
   NUDGES,
@@ -41,6 +42,10 @@ export {
   type RecordView,
   type SessionBody,
 } from './records';
+export { foretell, type Command } from './foretell/foretell';
+export type { Foretold, Known } from './foretell/known';
+export { coloured } from './foretell/supply';
+export { viewOf } from './view';
 export { fileRoutes, routes, type Route } from './routes';
 export {
   newSupply,

@@ -192,5 +192,19 @@ export const recordView = z.object({
 });
 export type RecordView = z.infer<typeof recordView>;
 
+/** What a record is called in messages. */
+export function nameOfRecord(body: RecordBody): string {
+  switch (body.sort) {
+    case 'preferences':
+      return 'Preferences';
+    case 'need':
+      return `${body.what} for ${body.where}`;
+    case 'challenge':
+      return `Only ${body.unitName}`;
+    default:
+      return body.name;
+  }
+}
+
 export const newRecord = z.object({ body: recordBody });
 export const editedRecord = z.object({ version: z.int().min(0), body: recordBody });

@@ -172,6 +172,8 @@ export {
   type StockRefusal,
   type StockRequest,
 } from './stock/post';
+export { refillRequest } from './stock/refill';
+export { becomesOne, countOfLot, emptiedShifts, splitPostings } from './stock/split';
 export { eventOfEntry, OLD_ACTS, OLD_PARTS, oldLotId, oldLots, type OldEntry } from './stock/fromLedger';
 export { LEVELS, levelOf, sayLeft, usesAtLevel, type Level } from './stock/level';
 export { lettersMissing, parseLetters, printLetters, shortVowels, type LetterCounts } from './stock/letters';
@@ -199,6 +201,7 @@ export {
 } from './own/ownIt';
 export { readBarcode, withCheckDigit, type BarcodeReading } from './own/barcode';
 export { sortOutOrder, VERDICTS, type Doubt, type SortSubject, type Verdict } from './sortout/candidates';
+export { factsAfter, farewell } from './sortout/verdict';
 export { NEEDED_AS, salvageFor, type StorageNeed } from './sortout/salvage';
 export { spaceFreed, spaceOf, type Space } from './sortout/space';
 export { zoneProgress, type ZoneProgress } from './sortout/zones';

@@ -5,6 +5,7 @@ import type { Tx } from '../db/tx';
 import { supplyRecords, type SupplyRecord } from '../db/supplyRepository';
 import { notFound, Refusal } from '../http/problem';
 import type { Context } from './context';
+import { madeId } from './ports';
 import { Recorder } from './recorder';
 import { addCounted, newRecord } from './supplies';
 import { newRow } from './records';
@@ -105,7 +106,7 @@ export async function addMany(
     const recorder = new Recorder(tx, ports);
     const at = ports.now();
     const records = given.supplies.map((supply) => ({
-      record: newRecord(ports.newId(), at, supply),
+      record: newRecord(madeId(ports), at, supply),
       counted: supply,
     }));
     await addCounted(recorder, ports, records);

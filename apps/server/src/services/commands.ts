@@ -1,5 +1,6 @@
-import { eq } from 'drizzle-orm';
-import { commands } from '../db/schema';
+import { eq, sql } from 'drizzle-orm';
+import { changes, commands, holdings, records, supplies, units } from '../db/schema';
+import type { Tx } from '../db/tx';
 import { Refusal } from '../http/problem';
 import type { Context } from './context';
 
@@ -14,7 +15,8 @@ export interface Command {
 
 /**
  * Does a command in one transaction, its answer kept with it: sent again after a lost answer it is not done again. A
- * refusal is not kept; the same command may succeed later.
+ * refusal is not kept; the same command may succeed later. What it makes is named after it: the first thing as the
+ * command itself, the next ones numbered.
  */
 export const runCommand = <A>(
   { store, ports, ...context }: Context,
@@ -28,15 +30,31 @@ export const runCommand = <A>(
       if (known && known.name !== name)
         throw new Refusal(422, 'command_reused', 'That name was used for another command already.');
       if (known) return JSON.parse(known.answer) as A;
+      await refuseDone(tx, id);
     }
     // A clock that runs ahead must not write into the future.
     const doneAt = at !== undefined && at < now ? at : now;
+    let made = 0;
+    const named = id !== undefined && {
+      commandId: id,
+      nextMade: () => (made++ === 0 ? id : `${id}-${made - 1}`),
+    };
     const answer = await work({
       ...context,
-      ports: { ...ports, doneAt: () => doneAt },
+      ports: { ...ports, doneAt: () => doneAt, ...named },
       store: { ...store, read: tx, write: (inner) => inner(tx) },
     });
     if (id !== undefined)
       await tx.insert(commands).values({ id, name, at: doneAt, answer: JSON.stringify(answer) });
     return answer;
   });
+
+/** What was done under a name whose answer is not kept any more, or came with a document, is not done again. */
+async function refuseDone(tx: Tx, id: string): Promise<void> {
+  const places = [changes, supplies, units, records, holdings].map(
+    (table) => sql`select 1 from ${table} where ${table.id} = ${id}`,
+  );
+  const { rows } = await tx.run(sql.join(places, sql` union all `));
+  if (rows.length > 0)
+    throw new Refusal(409, 'done_already', 'That was done already, some time ago; nothing was done twice.');
+}

@@ -1,11 +1,13 @@
 import {
+  becomesOne,
+  countOfLot,
   formFor,
   formOf,
   HAND_ID,
   sameSpot,
+  splitPostings,
   type Holding,
   type PlaceSpot,
-  type Posting,
   type Refusal as NoPlace,
 } from '@red-shelf/core';
 import type { ChangeView, LiftedView, Place, SupplyView } from '@red-shelf/contract';
@@ -15,6 +17,7 @@ import type { Tx } from '../db/tx';
 import { unitRecords, type UnitRecord } from '../db/unitRepository';
 import { notFound, Refusal } from '../http/problem';
 import { refuseStale, type Context } from './context';
+import { madeId } from './ports';
 import { Recorder } from './recorder';
 import { lotsWithSupplies, Room, unfitIn, type LotOf } from './room';
 import { mustFind } from './find';
@@ -78,7 +81,7 @@ export async function placeHolding(
         `There are only ${countOf(thing)} of it there, not ${amount}.`,
       );
     const room = await Room.of(tx, place ? [place.unitId] : []);
-    const twin = place && found.lots.find((other) => joins(other, lot, place, room));
+    const twin = place && found.lots.find((other) => joins(other, lot, place));
     const to = place && { ...place, rank: twin?.spot?.rank ?? room.nextRank(place.unitId, place.cell) };
     if (to && !twin && !(lot.spot && part === undefined && isAt(lot.spot, to))) {
       const no = room.setDown(
@@ -88,7 +91,7 @@ export async function placeHolding(
       if (no) throw refusePlace(no, thing, room.unit(to.unitId)?.name ?? 'It');
     }
     if (twin || part !== undefined)
-      await moveSome(recorder, thing, part ?? countOf(thing), to, twin ?? null, () => ports.newId());
+      await moveSome(recorder, thing, part ?? countOf(thing), to, twin ?? null, () => madeId(ports));
     else if (!sameSpot(lot.spot, to)) await recorder.move([{ lotId: id, to }]);
     const change = await recorder.finish('place', found.supply.name, 1);
     return { supply: supplyToView(await mustFind(tx, lot.supplyId)), change };
@@ -99,22 +102,11 @@ const isAt = (spot: PlaceSpot, { unitId, cell }: Place): boolean =>
   spot.unitId === unitId && spot.cell === cell;
 
 /** How many a lot is when some of it is moved: things, sheets, pieces or µm. */
-function countOf({ supply, lot }: LotOf): number {
-  const whole = lot.as === 'whole' && formOf(supply.kind, supply.form).counting !== 'fill';
-  return whole ? lot.left : lot.items;
-}
+const countOf = ({ supply, lot }: LotOf): number => countOfLot(lot, formFor(supply));
 
 /** Whether a lot put where another of the same supply, sort and size lives becomes one with it. */
-function joins(other: Holding, lot: Holding, place: Place, room: Room): boolean {
-  return (
-    other.id !== lot.id &&
-    other.spot !== null &&
-    isAt(other.spot, place) &&
-    (place.cell !== null || room.unit(place.unitId) !== undefined) &&
-    other.as === lot.as &&
-    JSON.stringify(other.sizeUm) === JSON.stringify(lot.sizeUm)
-  );
-}
+const joins = (other: Holding, lot: Holding, place: Place): boolean =>
+  other.spot !== null && isAt(other.spot, place) && becomesOne(other, lot);
 
 /** Moves some of a lot: to one that is there already, or to a new one. Of pads and markers the fullest go. */
 async function moveSome(
@@ -126,15 +118,6 @@ async function moveSome(
   newId: () => string,
 ): Promise<void> {
   const form = formFor(supply);
-  const fill = lot.as === 'whole' && form.counting === 'fill';
-  const perFill = form.usesPerFill ?? 1;
-  const all = amount === countOf({ supply, lot });
-  const left = all ? lot.left : Math.min(lot.left, amount * perFill);
-  const by: Pick<Posting, 'items' | 'left'> = fill
-    ? { items: amount, left }
-    : lot.as === 'whole'
-      ? { items: 0, left: amount }
-      : { items: amount, left: 0 };
   let target = twin;
   if (!target) {
     const made = await recorder.addLots([
@@ -143,11 +126,8 @@ async function moveSome(
     target = made.get(supply.id) ?? null;
   }
   if (!target) throw new Error('A lot was not made');
-  const postings: Posting[] = [
-    // What arrives is written first, so that what leaves is never clipped by it.
-    { holdingId: target.id, ...by, how: 'by' },
-    { holdingId: lot.id, items: -by.items, left: -by.left, how: 'by' },
-  ];
+  const postings = splitPostings(lot, target.id, amount, form);
+  const all = amount === countOfLot(lot, form);
   // A lot that went whole to its twin keeps no place of its own.
   const gone = all && lot.spot ? [{ lotId: lot.id, to: null }] : [];
   await recorder.move([...(twin ? [] : [{ lotId: target.id, to }]), ...gone], { [supply.id]: postings });

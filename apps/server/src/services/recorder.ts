@@ -1,4 +1,5 @@
 import {
+  emptiedShifts,
   mainLot,
   sameSpot,
   type Holding,
@@ -23,7 +24,7 @@ import {
 } from '../db/supplyRepository';
 import { latestSeq, type Tx } from '../db/tx';
 import { putUnit, type UnitRecord } from '../db/unitRepository';
-import type { Ports } from './ports';
+import { madeId, type Ports } from './ports';
 
 interface Was<T> {
   readonly id: string;
@@ -67,7 +68,7 @@ export class Recorder {
     private readonly ports: Ports,
     private readonly at: string = ports.doneAt?.() ?? ports.now(),
   ) {
-    this.changeId = ports.newId();
+    this.changeId = ports.commandId ?? ports.newId();
     this.recordedAt = ports.now();
   }
 
@@ -79,7 +80,7 @@ export class Recorder {
     for (const record of records)
       this.inverse.supplies.push({ id: record.id, before: null, after: contentOf(record) });
     return this.addLots(
-      records.map(({ id }) => ({ supplyId: id, lot: { id: this.ports.newId(), as: 'whole', sizeUm: null } })),
+      records.map(({ id }) => ({ supplyId: id, lot: { id: madeId(this.ports), as: 'whole', sizeUm: null } })),
     );
   }
 
@@ -136,7 +137,7 @@ export class Recorder {
     await this.addLots(acts.flatMap(({ supplyId, act }) => act.made.map((lot) => ({ supplyId, lot }))));
     const touched = acts.flatMap(({ act }) => act.postings.map(({ holdingId }) => holdingId));
     const lots = await lotsByIds(this.tx, [...new Set(touched)]);
-    const shiftsOf = acts.map(({ act }) => emptied(act.postings, lots));
+    const shiftsOf = acts.map(({ act }) => emptiedShifts(act.postings, lots));
     const events = acts.map(({ supplyId, act }, i) =>
       this.event(supplyId, act.happening, act.postings, { shifts: shiftsOf[i] ?? [] }),
     );
@@ -224,14 +225,4 @@ export class Recorder {
     await this.tx.insert(changes).values({ ...change, at: this.recordedAt, inverse: this.inverse, seq });
     return change;
   }
-}
-
-/** Packs, bases and scraps that a set of postings uses up: what is gone needs no place. */
-function emptied(postings: readonly Posting[], lots: ReadonlyMap<string, Holding>): Shift[] {
-  return postings.flatMap(({ holdingId, items, how }): Shift[] => {
-    const lot = lots.get(holdingId);
-    if (!lot?.spot || lot.as === 'whole') return [];
-    const now = how === 'to' ? items : lot.items + items;
-    return now <= 0 ? [{ holdingId, from: lot.spot, to: null }] : [];
-  });
 }

@@ -1,5 +1,6 @@
 import { findForm } from '@red-shelf/core';
 import {
+  nameOfRecord,
   PREFERENCES_ID,
   recordBody,
   type ChangeView,
@@ -13,7 +14,7 @@ import { unitRecord } from '../db/unitRepository';
 import type { Tx } from '../db/tx';
 import { notFound, Refusal } from '../http/problem';
 import { refuseStale, type Context } from './context';
-import type { Ports } from './ports';
+import { madeId, type Ports } from './ports';
 import { Recorder } from './recorder';
 
 /** As it is shown; what an earlier version of the app kept gets the fields that came since. */
@@ -28,26 +29,12 @@ const toView = ({ id, version, createdAt, updatedAt, body }: RecordRow): RecordV
 /** A new record's row; preferences have one fixed id, everything else a new one. */
 export function newRow(ports: Ports, body: RecordBody): RecordRow {
   const at = ports.now();
-  const id = body.sort === 'preferences' ? PREFERENCES_ID : ports.newId();
+  const id = body.sort === 'preferences' ? PREFERENCES_ID : madeId(ports);
   return { id, version: 1, sort: body.sort, body, createdAt: at, updatedAt: at, removedAt: null };
 }
 
 export const listRecords = async ({ store }: Context): Promise<RecordView[]> =>
   (await standingRecords(store.read)).map(toView);
-
-/** What a record is called in messages. */
-export function nameOf(body: RecordBody): string {
-  switch (body.sort) {
-    case 'preferences':
-      return 'Preferences';
-    case 'need':
-      return `${body.what} for ${body.where}`;
-    case 'challenge':
-      return `Only ${body.unitName}`;
-    default:
-      return body.name;
-  }
-}
 
 /** The units a record speaks of. */
 function unitsOf(body: RecordBody): string[] {
@@ -95,7 +82,7 @@ export async function addRecord({ store, ports }: Context, body: RecordBody): Ch
     const after = before ? { ...row, version: before.version + 1, createdAt: before.createdAt } : row;
     const recorder = new Recorder(tx, ports);
     await recorder.putRecord(before, after);
-    return { record: toView(after), change: await recorder.finish('record', nameOf(body), 1) };
+    return { record: toView(after), change: await recorder.finish('record', nameOfRecord(body), 1) };
   });
 }
 
@@ -119,7 +106,7 @@ export async function editRecord(
     const after = { ...before, body, version: version + 1, updatedAt: ports.now() };
     const recorder = new Recorder(tx, ports);
     await recorder.putRecord(before, after);
-    return { record: toView(after), change: await recorder.finish('record', nameOf(body), 1) };
+    return { record: toView(after), change: await recorder.finish('record', nameOfRecord(body), 1) };
   });
 }
 
@@ -134,7 +121,7 @@ export async function removeRecord(
     const at = ports.now();
     const recorder = new Recorder(tx, ports);
     await recorder.putRecord(before, { ...before, removedAt: at, updatedAt: at, version: version + 1 });
-    return recorder.finish('record', nameOf(before.body), 1);
+    return recorder.finish('record', nameOfRecord(before.body), 1);
   });
 }
 

@@ -1,22 +1,21 @@
 import {
-  effectiveHex,
   formFor,
   formOf,
   PARTS,
   planPosting,
   countRuleOf,
-  sparse,
   type Holding,
   type Posted,
   type StockRequest,
 } from '@red-shelf/core';
-import type {
-  ChangeView,
-  EditedSupply,
-  LedgerView,
-  LiftedView,
-  NewSupply,
-  SupplyView,
+import {
+  coloured,
+  type ChangeView,
+  type EditedSupply,
+  type LedgerView,
+  type LiftedView,
+  type NewSupply,
+  type SupplyView,
 } from '@red-shelf/contract';
 import { historyOf } from '../db/eventRepository';
 import type { SupplyRecord } from '../db/supplyRepository';
@@ -24,7 +23,7 @@ import { Refusal } from '../http/problem';
 import { refuseStale, type Context } from './context';
 import { mustFind } from './find';
 import { liftUnfit } from './placing';
-import type { Ports } from './ports';
+import { madeId, type Ports } from './ports';
 import { Recorder } from './recorder';
 import { refusePosting } from './stockWords';
 import { supplyToView } from './views';
@@ -57,13 +56,6 @@ export function newRecord(
   return { ...coloured(fields), id, version: 1, number: 0, ...times };
 }
 
-/** The true swatch decides the colour; facts that say nothing are not kept. */
-const coloured = <T extends Pick<SupplyRecord, 'hex' | 'facts'>>(fields: T): T => ({
-  ...fields,
-  hex: effectiveHex(fields.hex, fields.facts),
-  facts: sparse(fields.facts),
-});
-
 type Counted = Pick<SupplyRecord, 'kind' | 'form' | 'facts'>;
 
 /** Plans an act on a supply's lots, or refuses it with a sentence. */
@@ -74,7 +66,7 @@ export function planned(
   request: StockRequest,
 ): Posted {
   const form = formFor(supply);
-  const plan = planPosting(request, lots, form, countRuleOf(form), () => ports.newId());
+  const plan = planPosting(request, lots, form, countRuleOf(form), () => madeId(ports));
   if ('code' in plan) throw refusePosting(plan, form);
   return plan;
 }
@@ -110,7 +102,7 @@ export async function addCounted(
 export async function addSupply({ store, ports }: Context, given: NewSupply): Promise<ChangedSupply> {
   return store.write(async (tx) => {
     const recorder = new Recorder(tx, ports);
-    const record = newRecord(ports.newId(), ports.now(), given);
+    const record = newRecord(madeId(ports), ports.now(), given);
     await addCounted(recorder, ports, [{ record, counted: given }]);
     const change = await recorder.finish('add', record.name, 1);
     return { supply: supplyToView(await mustFind(tx, record.id)), change };

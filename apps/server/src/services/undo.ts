@@ -1,5 +1,5 @@
 import { ROOM_ID, sameSpot, type PlaceSpot } from '@red-shelf/core';
-import type { ChangeView, KeptView } from '@red-shelf/contract';
+import { nameOfRecord, type ChangeView, type KeptView } from '@red-shelf/contract';
 import { and, eq, gt, isNull } from 'drizzle-orm';
 import { eventsOfChange, type EventRecord } from '../db/eventRepository';
 import { contentOf } from '../db/fingerprint';
@@ -13,7 +13,6 @@ import { notFound, Refusal } from '../http/problem';
 import type { Context } from './context';
 import { liftUnfit, liftUnfitIn } from './placing';
 import type { Ports } from './ports';
-import { nameOf } from './records';
 import { Recorder, type Inverse } from './recorder';
 import { REPLACED, restoreSnapshot } from './restore';
 import { Room, type LotOf } from './room';
@@ -122,7 +121,7 @@ async function standingSince(tx: Tx, seq: number): Promise<number> {
 async function undoRecords(undoing: Undoing, { records }: Inverse): Promise<void> {
   for (const { id, before, after } of records) {
     const now = await recordRow(undoing.tx, id);
-    const name = now ? nameOf(now.body) : '';
+    const name = now ? nameOfRecord(now.body) : '';
     if (!now || contentOf(now) !== after) {
       undoing.keep('record', name, now ? 'changed_since' : 'gone');
       continue;

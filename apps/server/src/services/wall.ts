@@ -5,6 +5,7 @@ import { standingUnits, unitRecord, type UnitRecord } from '../db/unitRepository
 import { notFound, Refusal } from '../http/problem';
 import { refuseStale, type Context } from './context';
 import { liftUnfitIn } from './placing';
+import { madeId } from './ports';
 import { Recorder } from './recorder';
 import { unitToView } from './views';
 
@@ -59,7 +60,7 @@ export async function addUnit({ store, ports }: Context, given: NewUnit): Promis
     const standing = await standingUnits(tx);
     const { template, parentId = ROOM_ID, label = freeLabel(labelsOf(standing)), ...said } = given;
     refuseLabel(label, standing);
-    const id = ports.newId();
+    const id = madeId(ports);
     refuseParent(id, parentId, standing);
     const record: UnitRecord = {
       ...said,

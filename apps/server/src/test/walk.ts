@@ -2,7 +2,13 @@
  * Every act a person can do to the stash, one short case each, drawn at random. They stay in one file, past the usual
  * length, so that an act missing from the walks is seen at a glance.
  */
-import type { ArrangePreview, SupplyView, UnitView } from '@red-shelf/contract';
+import {
+  paths,
+  type ArrangePreview,
+  type Command,
+  type SupplyView,
+  type UnitView,
+} from '@red-shelf/contract';
 import fc from 'fast-check';
 import { INK, rackOf, type World } from './world';
 
@@ -90,12 +96,33 @@ const CARD = {
 };
 const BOX = { model: 'loose', widthUm: 320_000, heightUm: 120_000, depthUm: 320_000, fillPercent: 60 };
 
+/** A request as the command it is. */
+function asCommand(method: string, path: string, id: string, body: object): Command {
+  for (const [route, { method: verb, path: form }] of Object.entries(paths)) {
+    const pattern = new RegExp(`^${form.replace(':id', '([^/]+)')}$`);
+    const found = verb.toLowerCase() === method ? pattern.exec(path) : null;
+    if (found)
+      return {
+        route: route as Command['route'],
+        of: found[1] ?? '',
+        body,
+        id,
+        at: '2026-05-31T10:00:00.000Z',
+      };
+  }
+  throw new Error(`No route is ${method} ${path}`);
+}
+
 /** Walks a stash through commands; remembers every change it made, so that any of them can be undone at any time. */
 export class Walk {
   readonly changes: string[] = [];
   private readonly windows: readonly [Window, Window];
   private sent = 0;
-  constructor(readonly world: World) {
+  constructor(
+    readonly world: World,
+    /** Told of every command before it is sent; what it answers is told how that went. */
+    private readonly watch?: (command: Command) => Promise<(status: number) => Promise<void>>,
+  ) {
     this.windows = [new Window(world), new Window(world)];
   }
 
@@ -112,7 +139,9 @@ export class Walk {
   private async send(method: 'post' | 'put', path: string, body: object): Promise<Answer> {
     const id = `command-${String(this.sent++).padStart(6, '0')}`;
     const once = () => this.world.http[method](path).set('Command-Id', id).send(body);
+    const told = await this.watch?.(asCommand(method, path, id, body));
     const first = (await once()) as Answer;
+    await told?.(first.status);
     if (first.status !== 200 || this.sent % 8 !== 0) return first;
     const again = (await once()) as Answer;
     if (JSON.stringify(again.body) !== JSON.stringify(first.body))

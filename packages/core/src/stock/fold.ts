@@ -62,20 +62,24 @@ function posted(was: Tally, { items, left, how }: Posting, whole: boolean, rule:
   return items < 0 ? { ...now, left: Math.min(now.left, room) } : now;
 }
 
+/** What earlier events added up to; nothing when left out. */
+const NOTHING: Omit<Folded, 'unlogged'> = { tallies: new Map(), uses: 0, used: 0, lastUsedAt: null };
+
 /**
- * Adds a supply's events up, in the order they were recorded. `lots` says of its lots whether they are whole things.
- * Postings on lots of other supplies are passed over; a refill that takes from a lot of this one is a use of it.
+ * Adds a supply's events up, in the order they were recorded, to what earlier ones came to. `lots` says of its lots
+ * whether they are whole things. Postings on lots of other supplies are passed over; a refill that takes from a lot of
+ * this one is a use of it.
  */
 export function foldEvents(
   events: readonly StashEvent[],
   supplyId: string,
   lots: ReadonlyMap<string, { readonly whole: boolean }>,
   rule: CountRule,
+  start: Omit<Folded, 'unlogged'> = NOTHING,
 ): Folded {
-  const tallies = new Map<string, Tally>([...lots.keys()].map((id) => [id, EMPTY]));
+  const tallies = new Map<string, Tally>([...lots.keys()].map((id) => [id, start.tallies.get(id) ?? EMPTY]));
   const unlogged = new Map<string, number>();
-  let [uses, used] = [0, 0];
-  let lastUsedAt: string | null = null;
+  let { uses, used, lastUsedAt } = start;
   for (const event of standing(events)) {
     let fewer = 0;
     for (const posting of event.postings) {

@@ -1,0 +1,116 @@
+import {
+  becomesOne,
+  countOfLot,
+  formFor,
+  HAND_ID,
+  isRefusal,
+  mayLive,
+  sameSpot,
+  splitPostings,
+  type Holding,
+  type RoomNow,
+  type PlaceSpot,
+  type StashEvent,
+} from '@red-shelf/core';
+import type { z } from 'zod';
+import type { Place, placedHolding, sizedHolding, SupplyView } from '../supply';
+import { lotsOfView, viewOf, writtenOf } from '../view';
+import { afterEvent, foretold, newLot, type Foretold, type Known, type Naming } from './known';
+
+/** The supply that has a lot, and the lot. */
+function lotIn(known: Known, lotId: string): { supply: SupplyView; lot: Holding } | null {
+  for (const supply of known.supplies()) {
+    const lot = lotsOfView(supply).find(({ id }) => id === lotId);
+    if (lot) return { supply, lot };
+  }
+  return null;
+}
+
+/** Everything that lives in a unit, as far as a client knows. */
+function livingIn(known: Known, unitId: string): ReturnType<RoomNow['livingIn']> {
+  return [...known.supplies()].flatMap((supply) =>
+    lotsOfView(supply).flatMap((lot) => (lot.spot?.unitId === unitId ? [{ supply, lot }] : [])),
+  );
+}
+
+const isAt = (spot: PlaceSpot | null, place: Place | null): boolean =>
+  spot?.unitId === place?.unitId && (spot?.cell ?? null) === (place?.cell ?? null);
+
+/** A supply whose lot was set down, lifted, or moved in part. Null where it will be refused. */
+export function foretellPlace(
+  known: Known,
+  naming: Naming,
+  lotId: string,
+  { place, amount }: z.output<typeof placedHolding>,
+): Foretold | null {
+  const found = lotIn(known, lotId);
+  if (!found) return null;
+  const { supply, lot } = found;
+  const form = formFor(supply);
+  const count = countOfLot(lot, form);
+  if (amount !== undefined && amount > count) return null;
+  const part = amount !== undefined && amount < count;
+  const twin = place && lotsOfView(supply).find((each) => isAt(each.spot, place) && becomesOne(each, lot));
+  const to =
+    place && spotFor(known, { supply, lot: part ? { ...lot, id: '', spot: null } : lot }, place, twin);
+  if (place && !to) return null;
+  const event = (postings: StashEvent['postings'], shifts: StashEvent['shifts']): StashEvent => ({
+    act: 'move',
+    id: naming.id,
+    supplyId: supply.id,
+    at: naming.at,
+    postings,
+    shifts,
+  });
+  const done = (next: SupplyView): Foretold => foretold(naming, 'place', supply.name, { supplies: [next] });
+  if (!twin && !part) {
+    if (sameSpot(lot.spot, to)) return done(supply);
+    return done(afterEvent(supply, event([], [{ holdingId: lotId, from: lot.spot, to }])));
+  }
+  const made = twin ? null : newLot({ id: naming.nextId(), as: lot.as, sizeUm: lot.sizeUm }, supply.id);
+  const targetId = (twin ?? made)?.id ?? '';
+  const shifts = [
+    ...(made && to ? [{ holdingId: made.id, from: null, to }] : []),
+    ...(!part && lot.spot ? [{ holdingId: lotId, from: lot.spot, to: null }] : []),
+  ];
+  const postings = splitPostings(lot, targetId, amount ?? count, form);
+  return done(afterEvent(supply, event(postings, shifts), made ? [made] : []));
+}
+
+/** The spot a lot gets in a place, or null where it may not live there. */
+function spotFor(
+  known: Known,
+  thing: { supply: SupplyView; lot: Holding },
+  place: Place,
+  twin: Holding | null | undefined,
+): PlaceSpot | null {
+  if (twin?.spot) return twin.spot;
+  const unit = known.unit(place.unitId);
+  if (!unit && place.unitId !== HAND_ID) return null;
+  const living = livingIn(known, place.unitId);
+  if (unit && !isAt(thing.lot.spot, place)) {
+    const answer = mayLive(thing, { unit, cell: place.cell }, { livingIn: () => living });
+    if (isRefusal(answer)) return null;
+  }
+  const ranks = living.flatMap(({ lot }) => (lot.spot?.cell === null ? [lot.spot.rank] : []));
+  return { ...place, rank: place.cell === null ? Math.max(-1, ...ranks) + 1 : 0 };
+}
+
+/** A supply whose base or scrap got a size. */
+export function foretellSize(
+  known: Known,
+  naming: Naming,
+  lotId: string,
+  { sizeUm }: z.output<typeof sizedHolding>,
+): Foretold | null {
+  const found = lotIn(known, lotId);
+  if (!found || (found.lot.as !== 'base' && found.lot.as !== 'scrap')) return null;
+  const { supply } = found;
+  // A placed lot may have to give way: that is not told beforehand.
+  if (found.lot.spot) return null;
+  const lots = lotsOfView(supply).map((lot) =>
+    lot.id === lotId ? { ...lot, sizeUm, version: lot.version + 1 } : lot,
+  );
+  const next = viewOf(writtenOf(supply), supply.stock, lots);
+  return foretold(naming, 'lot', supply.name, { supplies: [next] });
+}

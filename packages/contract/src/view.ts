@@ -1,0 +1,53 @@
+import {
+  countRuleOf,
+  familyOf,
+  formFor,
+  groupOf,
+  isThere,
+  mainLot,
+  stockOf,
+  type Folded,
+  type Holding,
+} from '@red-shelf/core';
+import type { HoldingView, SupplyView } from './supply';
+
+/** What is written down of a supply; the rest of its view follows from it and from its lots. */
+export type WrittenSupply = Omit<SupplyView, 'family' | 'group' | 'stock' | 'holdings'>;
+export type Usage = Pick<Folded, 'uses' | 'used' | 'lastUsedAt'>;
+
+const toHoldingView = ({ supplyId: _, ...lot }: Holding): HoldingView => lot;
+
+/** A supply's lots that are there to be seen, the main one first. */
+function seenLots(lots: readonly Holding[]): HoldingView[] {
+  const main = mainLot(lots);
+  const others = lots.filter((lot) => lot !== main && isThere(lot));
+  return (main ? [main, ...others] : others).map(toHoldingView);
+}
+
+/** A supply as clients see it, family and stock derived. */
+export function viewOf(written: WrittenSupply, usage: Usage, lots: readonly Holding[]): SupplyView {
+  const family = written.familyOverride ?? familyOf(written.hex, written.finish).family;
+  const stock = stockOf(lots, usage, countRuleOf(formFor(written)));
+  return {
+    ...written,
+    family,
+    group: groupOf(family),
+    stock: { ...stock, parts: { ...stock.parts } },
+    holdings: seenLots(lots),
+  };
+}
+
+/** What was written down of a supply that is seen. */
+export function writtenOf({
+  family: _f,
+  group: _g,
+  stock: _s,
+  holdings: _h,
+  ...written
+}: SupplyView): WrittenSupply {
+  return written;
+}
+
+/** The lots of a supply that is seen. */
+export const lotsOfView = ({ id, holdings }: SupplyView): Holding[] =>
+  holdings.map((lot) => ({ ...lot, supplyId: id }));
