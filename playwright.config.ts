@@ -14,6 +14,8 @@ const browser = {
       '--disable-sync',
     ],
   },
+  // Only the journeys without a network need it.
+  serviceWorkers: 'block',
 } as const;
 
 /** Journeys through the real interface, each over a demo room of its own. */

@@ -7,8 +7,8 @@ import { startServer } from '../apps/server/src/test/startServer';
 
 export interface Room {
   readonly url: string;
-  /** Stops the server and starts it again over the same file. */
-  readonly restart: () => Promise<void>;
+  /** Stops the server and starts it again over the same file; `hard` kills it in the middle of whatever it does. */
+  readonly restart: (how?: { readonly hard: boolean }) => Promise<void>;
 }
 
 /** The server as it is built and shipped. */
@@ -16,8 +16,10 @@ const startBuilt = (db: string, port?: string) =>
   startServer(['apps/server/dist/main.js'], { cwd: process.cwd(), db, ...(port ? { port } : {}) });
 
 /** A server over a freshly seeded demo room, and windows that fail the test on any console error. */
-export const test = base.extend<{ room: Room }>({
-  room: async ({ context }, use) => {
+export const test = base.extend<{ room: Room; cut: boolean }>({
+  /** Whether the test cuts the network: then what does not come through is no fault. */
+  cut: [false, { option: true }],
+  room: async ({ context, cut }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'red-shelf-e2e-'));
     const db = join(folder, 'stash.db');
     const seeded = spawnSync(process.execPath, ['apps/server/dist/seed.js'], {
@@ -30,14 +32,15 @@ export const test = base.extend<{ room: Room }>({
     // and refusals are part of the journeys; anything else that is missing is a fault.
     context.on('console', (message) => {
       const refused = /status of 4\d\d/.test(message.text()) && message.location().url.includes('/api/');
-      if (message.type() === 'error' && !refused) faults.push(message.text());
+      const away = cut && /net::ERR_|status of 50[234]/.test(message.text());
+      if (message.type() === 'error' && !refused && !away) faults.push(message.text());
     });
     context.on('weberror', (failure) => faults.push(failure.error().message));
     await use({
       url,
-      restart: async () => {
+      restart: async ({ hard } = { hard: false }) => {
         const ended = new Promise((resolve) => server.on('exit', resolve));
-        server.kill('SIGTERM');
+        server.kill(hard ? 'SIGKILL' : 'SIGTERM');
         await ended;
         ({ process: server } = await startBuilt(db, new URL(url).port));
       },

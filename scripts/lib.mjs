@@ -84,13 +84,19 @@ export function build() {
     },
   );
   const web = at('apps/web/dist');
-  once(join(web, '.stamp'), [...shared, ...sources('apps/web')], [join(web, 'index.html')], () => {
-    console.log('Building the web app (a minute or two after a change)…');
-    run('npx', ['expo', 'export', '-p', 'web'], {
-      env: QUIET_EXPO,
-      quiet: true,
-      why: 'Building the web app',
-      cwd: at('apps/web'),
-    });
-  });
+  once(
+    join(web, '.stamp'),
+    [...shared, ...sources('apps/web'), readFileSync(at('scripts/build-worker.mjs'), 'utf8')],
+    [join(web, 'index.html'), join(web, 'sw.js')],
+    () => {
+      console.log('Building the web app (a minute or two after a change)…');
+      run('npx', ['expo', 'export', '-p', 'web'], {
+        env: QUIET_EXPO,
+        quiet: true,
+        why: 'Building the web app',
+        cwd: at('apps/web'),
+      });
+      run('node', [at('scripts/build-worker.mjs')], { quiet: true, why: 'Building the service worker' });
+    },
+  );
 }

@@ -45,6 +45,7 @@ export {
 export { foretell, type Command } from './foretell/foretell';
 export type { Foretold, Known } from './foretell/known';
 export { coloured } from './foretell/supply';
+export { fullSupply, leanSupply, type LeanSupply } from './lean';
 export { viewOf } from './view';
 export { fileRoutes, routes, type Route } from './routes';
 export {

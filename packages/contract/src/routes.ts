@@ -4,6 +4,7 @@ import { addMany, batchEdit, merge, verdictBody } from './batch';
 import { changeView, journalLine, keptView } from './change';
 import { colourName, MOST_NAMES, photoView, readerRequest, reading, scannable } from './devices';
 import { importChoices, importCommit, importPreview, importProgress, uploadView } from './lists';
+import { fullSupply, type LeanSupply } from './lean';
 import { editedRecord, newRecord, recordView } from './records';
 import { paths, type RoutePath } from './paths';
 import { rangeReading } from './rangeFile';
@@ -39,7 +40,9 @@ const changedRecord = changed.extend({ record: recordView });
 const changedUnit = changed.extend({ unit: unitView, lifted: liftedView });
 /** A supply that no longer fits where it was says so. */
 const editedAnswer = changedSupply.extend({ lifted: liftedView });
-const whole = z.object({ order: z.string(), seq: z.int(), supplies: z.array(supplyView) });
+/** A supply of a list: what is usual of it is left out on the wire, and put back here. */
+const listed = z.preprocess((row) => fullSupply(row as LeanSupply), supplyView);
+const whole = z.object({ order: z.string(), seq: z.int(), supplies: z.array(listed) });
 
 export const routes = {
   health: route(paths.health, nothing, z.object({ ok: z.literal(true) })),
@@ -60,7 +63,7 @@ export const routes = {
       order: z.string(),
       /** The list holds all there is; what it does not name is gone. */
       all: z.boolean(),
-      supplies: z.array(supplyView),
+      supplies: z.array(listed),
       gone: z.array(z.string()),
       wall: wallView,
       records: z.array(recordView),

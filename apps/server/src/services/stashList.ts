@@ -1,5 +1,5 @@
 import { DEFAULT_SCHEME, keyed, makeRainbowOrder } from '@red-shelf/core';
-import { orderName, PREFERENCES_ID, type SupplyView } from '@red-shelf/contract';
+import { leanSupply, orderName, PREFERENCES_ID, type SupplyView } from '@red-shelf/contract';
 import { and, gt, isNotNull } from 'drizzle-orm';
 import { recordRow } from '../db/recordRepository';
 import type { Store } from '../db/open';
@@ -139,7 +139,7 @@ export class StashList {
     const views = rows.map(supplyToView);
     this.seqs = new Map(rows.map(({ supply, seq }) => [supply.id, seq]));
     this.views = new Map(views.map((view) => [view.id, view]));
-    this.texts = new Map(views.map((view) => [view.id, JSON.stringify(view)]));
+    this.texts = new Map(views.map((view) => [view.id, JSON.stringify(leanSupply(view))]));
   }
 
   private async readSome(views: Map<string, SupplyView>, ids: readonly string[]): Promise<void> {
@@ -156,7 +156,7 @@ export class StashList {
       }
       grown ||= !views.has(id);
       views.set(id, view);
-      this.texts.set(id, JSON.stringify(view));
+      this.texts.set(id, JSON.stringify(leanSupply(view)));
     }
     if (!grown) return;
     // Something came back that is not the youngest: keep the order of ids.

@@ -4,7 +4,7 @@ import { join, resolve } from 'node:path';
 import type { LedgerView, SupplyView } from '@red-shelf/contract';
 import { openStore } from '../db/open';
 import { startServer } from './startServer';
-import { INK, MIGRATIONS } from './world';
+import { INK, listedIn, MIGRATIONS } from './world';
 
 const ROOT = resolve(__dirname, '../../../..');
 const folder = mkdtempSync(join(tmpdir(), 'red-shelf-crash-'));
@@ -60,7 +60,7 @@ test('killed in the middle of 500 writes, every acknowledged one is there at res
 
   const second = await start();
   const read = async <T>(path: string): Promise<T> => (await (await fetch(second.url + path)).json()) as T;
-  const { supplies } = await read<{ supplies: SupplyView[] }>('/api/supplies');
+  const supplies = listedIn({ body: await read('/api/supplies') });
   const there = new Set(supplies.map(({ id }) => id));
   expect(acknowledged.filter((id) => id !== 'buy' && !there.has(id))).toEqual([]);
   const { ledger } = await read<{ ledger: LedgerView[] }>(`/api/supplies/${supply.id}`);

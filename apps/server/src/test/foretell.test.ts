@@ -8,12 +8,12 @@ import {
 } from '@red-shelf/contract';
 import fc from 'fast-check';
 import { steps, Walk } from './walk';
-import { makeWorld, type World } from './world';
+import { listedIn, makeWorld, type World } from './world';
 
 /** Everything a client has of the stash. */
 async function knownOf({ http }: World) {
   const read = async <T>(path: string): Promise<T> => (await http.get(path).expect(200)).body as T;
-  const { supplies } = await read<{ supplies: SupplyView[] }>('/api/supplies');
+  const supplies = listedIn(await http.get('/api/supplies').expect(200));
   const { units } = await read<WallView>('/api/wall');
   const { records } = await read<{ records: RecordView[] }>('/api/records');
   const known: Known = {

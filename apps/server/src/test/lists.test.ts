@@ -1,6 +1,6 @@
 import type { ImportPreview, ImportProgress, SupplyView, UploadView } from '@red-shelf/contract';
 import { demoRoom } from '../demo/room';
-import { makeWorld, type World } from './world';
+import { listedIn, makeWorld, type World } from './world';
 
 let world: World;
 beforeEach(async () => {
@@ -10,8 +10,7 @@ afterEach(() => world.close());
 
 const upload = (content: string | Buffer) =>
   world.http.post('/api/imports').set('Content-Type', 'application/octet-stream').send(content);
-const supplies = async (): Promise<SupplyView[]> =>
-  (await world.http.get('/api/supplies')).body.supplies as SupplyView[];
+const supplies = async (): Promise<SupplyView[]> => listedIn(await world.http.get('/api/supplies'));
 const defaults = { kind: 'ink' };
 
 async function previewed(csv: string) {

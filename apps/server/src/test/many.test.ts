@@ -1,5 +1,5 @@
 import type { RecordView, SupplyView } from '@red-shelf/contract';
-import { INK, makeWorld, type World } from './world';
+import { listedIn, INK, makeWorld, type World } from './world';
 
 let world: World;
 beforeEach(async () => {
@@ -7,7 +7,7 @@ beforeEach(async () => {
 });
 afterEach(() => world.close());
 
-const list = async (): Promise<SupplyView[]> => (await world.http.get('/api/supplies')).body.supplies;
+const list = async (): Promise<SupplyView[]> => listedIn(await world.http.get('/api/supplies'));
 const undo = (change: { id: string }) => world.http.post(`/api/changes/${change.id}/undo`).send({});
 const seen = ({ id, version }: SupplyView) => ({ id, version });
 
@@ -18,7 +18,7 @@ test('the ready list follows every change, and is not sent again when nothing ch
   await world.http.get('/api/supplies').set('If-None-Match', tag).expect(304);
   const used = await world.http.post(`/api/supplies/${id}/ledger`).send({ act: 'use', amount: 7 });
   const second = await world.http.get('/api/supplies').set('If-None-Match', tag).expect(200);
-  expect(second.body.supplies[0].stock.left).toBe(53);
+  expect(listedIn(second)[0]?.stock.left).toBe(53);
   await undo(used.body.change).expect(200);
   expect((await list())[0]?.stock.left).toBe(60);
   const removed = await world.http.post(`/api/supplies/${id}/remove`).send({ version: 1 });

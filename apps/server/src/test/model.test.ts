@@ -13,12 +13,12 @@ import { stashDocument, type StashDocument, type SupplyView } from '@red-shelf/c
 import fc from 'fast-check';
 import { writeDocument } from '../services/document';
 import { steps, Walk } from './walk';
-import { makeWorld, type World } from './world';
+import { listedIn, makeWorld, type World } from './world';
 
 const exported = async ({ http }: World): Promise<StashDocument> =>
   stashDocument.parse((await http.get('/api/export.json').expect(200)).body);
 const listed = async ({ http }: World): Promise<SupplyView[]> =>
-  (await http.get('/api/supplies').expect(200)).body.supplies as SupplyView[];
+  listedIn(await http.get('/api/supplies').expect(200));
 
 /** What a slow and obvious reading of the events says every supply has and where, against what the stash says. */
 function expectFolded(document: StashDocument, list: readonly SupplyView[]): void {

@@ -4,7 +4,7 @@ import { join, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import type { SupplyView, UnitView } from '@red-shelf/contract';
 import { createClient } from '@libsql/client';
-import { makeWorld, MIGRATIONS, type World } from './world';
+import { listedIn, makeWorld, MIGRATIONS, type World } from './world';
 
 const OLD = resolve(__dirname, 'old');
 const folder = mkdtempSync(join(tmpdir(), 'red-shelf-old-'));
@@ -37,7 +37,7 @@ async function oldFile(shape: number): Promise<string> {
 }
 
 const shelf = async ({ http }: World) => {
-  const supplies = (await http.get('/api/supplies').expect(200)).body.supplies as SupplyView[];
+  const supplies = listedIn(await http.get('/api/supplies').expect(200));
   const units = (await http.get('/api/wall').expect(200)).body as { roomName: string; units: UnitView[] };
   return { ...units, byId: new Map(supplies.map((supply) => [supply.id, supply])) };
 };

@@ -10,7 +10,7 @@ import {
   type UnitView,
 } from '@red-shelf/contract';
 import fc from 'fast-check';
-import { INK, rackOf, type World } from './world';
+import { listedIn, INK, rackOf, type World } from './world';
 
 /** One thing a person might do; `pick` chooses among what is there, `client` is the window it is done in. */
 export interface Step {
@@ -79,7 +79,7 @@ class Window {
   constructor(private readonly world: World) {}
   async look(): Promise<void> {
     const { http } = this.world;
-    this.supplies = (await http.get('/api/supplies')).body.supplies as SupplyView[];
+    this.supplies = listedIn(await http.get('/api/supplies'));
     this.units = (await http.get('/api/wall')).body.units as UnitView[];
   }
 }

@@ -1,6 +1,6 @@
 import type { ArrangePreview, SupplyView, UnitView } from '@red-shelf/contract';
 import { evenGrid } from '@red-shelf/core';
-import { makeWorld, rackOf, type World } from './world';
+import { listedIn, makeWorld, rackOf, type World } from './world';
 
 let world: World;
 let rack: UnitView;
@@ -12,9 +12,11 @@ afterEach(() => world.close());
 const CELL = { widthUm: 10_000, heightUm: 10_000, depthUm: 10_000 };
 
 const places = async (): Promise<Record<string, number | null>> => {
-  const { body } = await world.http.get('/api/supplies');
   return Object.fromEntries(
-    (body.supplies as SupplyView[]).map(({ name, holdings }) => [name, holdings[0]?.spot?.cell ?? null]),
+    listedIn(await world.http.get('/api/supplies')).map(({ name, holdings }) => [
+      name,
+      holdings[0]?.spot?.cell ?? null,
+    ]),
   );
 };
 const put = (id: string, cell: number, status?: number) => world.put(id, { unitId: rack.id, cell }, status);

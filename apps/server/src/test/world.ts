@@ -2,7 +2,16 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { evenGrid, findTemplate } from '@red-shelf/core';
-import type { HoldingView, NewSupplyInput, NewUnit, Place, SupplyView, UnitView } from '@red-shelf/contract';
+import {
+  fullSupply,
+  type HoldingView,
+  type LeanSupply,
+  type NewSupplyInput,
+  type NewUnit,
+  type Place,
+  type SupplyView,
+  type UnitView,
+} from '@red-shelf/contract';
 import pino from 'pino';
 import supertest from 'supertest';
 import { makeApp } from '../app';
@@ -57,6 +66,10 @@ export async function makeWorld(file?: string): Promise<World> {
     },
   };
 }
+
+/** Every supply a list names, in full. */
+export const listedIn = ({ body }: { body: unknown }): SupplyView[] =>
+  (body as { supplies: LeanSupply[] }).supplies.map(fullSupply);
 
 /** A supply's main lot. */
 export const mainOf = ({ holdings: [main] }: SupplyView): HoldingView => {

@@ -8,19 +8,20 @@ import {
   MOST_RANGE_BYTES,
   paths,
   problem,
+  routes as contract,
+  type Command,
   type PhotoView,
   type Problem,
   type RangeReadingView,
   type Route,
-  type routes as contractRoutes,
   type UploadView,
 } from '@red-shelf/contract';
 import { v7 } from 'uuid';
 import type { z } from 'zod';
 import { words } from '../copy/words';
 
-/** The contract's routes as a client needs them: where they are; the schemas stay with the types. */
-export const routes = paths as unknown as typeof contractRoutes;
+/** The contract's routes as a client names them; their schemas are read when an answer comes. */
+export const routes = paths as unknown as typeof contract;
 
 /** What the server refused, and why; `problem.title` is a sentence for people. */
 export class ApiError extends Error {
@@ -28,29 +29,41 @@ export class ApiError extends Error {
     super(problem.title);
     this.name = 'ApiError';
   }
-}
-
-/** A request whose answer was lost is sent again under its own name: done once, it is not done again. */
-const AGAIN_AFTER_MS = [250, 1000] as const;
-const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
-
-async function answerOf(send: () => Promise<Response>, again: readonly number[] = []): Promise<unknown> {
-  let response: Response | undefined;
-  for (const after of [...again, null]) {
-    response = await send().catch(() => undefined);
-    if (response || after === null) break;
-    await wait(after);
+  /** Whether nobody answered: what was asked may have been done, or not. */
+  get isLost(): boolean {
+    return this.problem.code === 'offline' || [502, 503, 504].includes(this.problem.status);
   }
-  if (!response)
-    throw new ApiError({ type: 'about:blank', status: 0, code: 'offline', title: words.offline });
+}
+const failure = (status: number, code: string, title: string): ApiError =>
+  new ApiError({ type: 'about:blank', status, code, title });
+
+/** Nobody answers. */
+export const lost = (): ApiError => failure(0, 'offline', words.offline);
+
+async function answerOf(send: () => Promise<Response>): Promise<unknown> {
+  const response = await send().catch(() => undefined);
+  if (!response) throw lost();
   const body: unknown = await response.json().catch(() => undefined);
+  // An answer that broke off is none: what was asked may have been done.
+  if (response.ok && body === undefined) throw lost();
   if (response.ok) return body;
   const refusal = problem.safeParse(body);
-  throw new ApiError(
-    refusal.success
-      ? refusal.data
-      : { type: 'about:blank', status: response.status, code: 'unreadable', title: words.offline },
-  );
+  throw refusal.success ? new ApiError(refusal.data) : failure(response.status, 'unreadable', words.offline);
+}
+
+type Key = Command['route'];
+const keyOf = new Map<unknown, Key>(Object.entries(paths).map(([key, path]) => [path, key as Key]));
+function nameOf(route: object): Key {
+  const key = keyOf.get(route);
+  if (!key) throw new Error('The contract has no such route');
+  return key;
+}
+
+/** Reads an answer by the contract: what this app does not understand is said, and never shown as true. */
+export function understood<A extends z.ZodType>(schema: A, body: unknown): z.output<A> {
+  const read = schema.safeParse(body);
+  if (read.success) return read.data;
+  throw failure(200, 'not_understood', words.notUnderstood);
 }
 
 interface Given<B> {
@@ -58,50 +71,88 @@ interface Given<B> {
   readonly body?: B;
 }
 
-/** Calls a route of the contract. The server is the same program, so its answers are trusted as typed. */
+/** A change as it is asked for; it gets its name and its time when it is done. */
+export interface Order<Answer> extends Pick<Command, 'route' | 'of' | 'body'> {
+  /** Only for the type: what it is answered with. */
+  readonly answer?: Answer;
+}
+
+/** A change to be asked for, as data. */
+export function order<B extends z.ZodType, A extends z.ZodType>(
+  route: Route<B, A>,
+  { id = '', body }: Given<z.input<B>> = {},
+): Order<z.output<A>> {
+  return { route: nameOf(route), of: id, body: body ?? {} };
+}
+
+const pathOf = (path: string, id: string): string => path.replace(':id', encodeURIComponent(id));
+
+/** Sends a command under its name; sent again, it is not done again. */
+export async function sendCommand({ route, of, body, id, at }: Command): Promise<unknown> {
+  const { path, method } = paths[route];
+  const headers = { 'Content-Type': 'application/json', [COMMAND_ID]: id, [COMMAND_AT]: at };
+  const init = { method, headers, body: JSON.stringify(body) };
+  return understood(contract[route].answer, await answerOf(() => fetch(pathOf(path, of), init)));
+}
+
+/** Reads a route whose answer is shown at once and checked by the contract when there is time (`checkSoon`). */
+export const glance = async <B extends z.ZodType, A extends z.ZodType>(
+  route: Route<B, A>,
+  id = '',
+): Promise<z.output<A>> => (await answerOf(() => fetch(pathOf(route.path, id)))) as z.output<A>;
+
+/** The same, as the text it came as. */
+export async function glanceText({ path }: { readonly path: string }): Promise<string> {
+  let text = '';
+  await answerOf(async () => {
+    const response = await fetch(path);
+    if (!response.ok) return response;
+    text = await response.text();
+    return { ok: true, json: () => Promise.resolve(null) } as Response;
+  });
+  return text;
+}
+
+/** Asks a route of the contract; its answer is read by the contract. */
 export async function call<B extends z.ZodType, A extends z.ZodType>(
   route: Route<B, A>,
   { id = '', body }: Given<z.input<B>> = {},
 ): Promise<z.output<A>> {
-  const path = route.path.replace(':id', encodeURIComponent(id));
   const init: RequestInit = { method: route.method };
-  if (route.method !== 'POST' && route.method !== 'PUT')
-    return (await answerOf(() => fetch(path, init))) as z.output<A>;
-  init.headers = {
-    'Content-Type': 'application/json',
-    [COMMAND_ID]: v7(),
-    [COMMAND_AT]: new Date().toISOString(),
-  };
-  init.body = JSON.stringify(body ?? {});
-  return (await answerOf(() => fetch(path, init), AGAIN_AFTER_MS)) as z.output<A>;
+  if (route.method === 'POST' || route.method === 'PUT') {
+    init.headers = { 'Content-Type': 'application/json', [COMMAND_ID]: v7() };
+    init.body = JSON.stringify(body ?? {});
+  }
+  const answer = await answerOf(() => fetch(pathOf(route.path, id), init));
+  return understood(contract[nameOf(route)].answer, answer) as z.output<A>;
 }
 
 const MB = 1024 * 1024;
+type FileRoute = { readonly path: string; readonly answer: z.ZodType };
 
 /** Sends a file's bytes as they are; one that the server would refuse for its size is not sent at all. */
-async function send(path: string, file: Blob, type: string, mostBytes: number): Promise<unknown> {
-  if (file.size > mostBytes) {
-    const title = `${Math.round(file.size / MB)} MB is too large: at most ${mostBytes / MB} MB at once. Split it, and bring it in piece by piece.`;
-    throw new ApiError({ type: 'about:blank', status: 413, code: 'too_large', title });
-  }
-  return answerOf(() => fetch(path, { method: 'POST', body: file, headers: { 'Content-Type': type } }));
+async function send<R extends FileRoute>(
+  { path, answer }: R,
+  file: Blob,
+  mostBytes: number,
+  type = 'application/octet-stream',
+): Promise<z.output<R['answer']>> {
+  if (file.size > mostBytes)
+    throw failure(
+      413,
+      'too_large',
+      `${Math.round(file.size / MB)} MB is too large: at most ${mostBytes / MB} MB at once. Split it, and bring it in piece by piece.`,
+    );
+  const body = await answerOf(() =>
+    fetch(path, { method: 'POST', body: file, headers: { 'Content-Type': type } }),
+  );
+  return understood(answer, body) as z.output<R['answer']>;
 }
 
 export const uploadList = (file: Blob): Promise<UploadView> =>
-  send(fileRoutes.uploadList.path, file, 'application/octet-stream', MOST_LIST_BYTES) as Promise<UploadView>;
-
-export const uploadPhoto = (file: Blob): Promise<PhotoView> =>
-  send(fileRoutes.photo.path, file, 'application/octet-stream', MOST_PHOTO_BYTES) as Promise<PhotoView>;
-
+  send(fileRoutes.uploadList, file, MOST_LIST_BYTES);
+export const uploadPhoto = (file: Blob): Promise<PhotoView> => send(fileRoutes.photo, file, MOST_PHOTO_BYTES);
 export const readRangeFile = (file: Blob): Promise<RangeReadingView> =>
-  send(
-    fileRoutes.readRange.path,
-    file,
-    'application/octet-stream',
-    MOST_RANGE_BYTES,
-  ) as Promise<RangeReadingView>;
-
-export const restoreDocument = (file: Blob): Promise<z.output<typeof fileRoutes.restore.answer>> =>
-  send(fileRoutes.restore.path, file, 'application/json', MOST_DOCUMENT_BYTES) as Promise<
-    z.output<typeof fileRoutes.restore.answer>
-  >;
+  send(fileRoutes.readRange, file, MOST_RANGE_BYTES);
+export const restoreDocument = (file: Blob) =>
+  send(fileRoutes.restore, file, MOST_DOCUMENT_BYTES, 'application/json');

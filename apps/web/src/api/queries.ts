@@ -1,104 +1,33 @@
-import { useQuery, type QueryClient } from '@tanstack/react-query';
 import { FAMILY_GROUPS } from '@red-shelf/core';
 import {
   orderName,
   PREFERENCES_ID,
+  type LedgerView,
   type Preferences,
   type RecordView,
   type SupplyView,
   type WallView,
 } from '@red-shelf/contract';
-import { useMemo } from 'react';
-import { call, routes } from './client';
-
-/** Names of what is fetched, so that a change knows what to fetch again. */
-export const keys = {
-  supplies: ['supplies'] as const,
-  supply: (id: string) => ['supply', id] as const,
-  wall: ['wall'] as const,
-  arrange: ['arrange'] as const,
-  records: ['records'] as const,
-  journal: ['journal'] as const,
-};
-
-/** What a list came with: the order it stands in, which a mended list has none of, and the last change it knows. */
-const cameWith = new WeakMap<
-  readonly SupplyView[],
-  { readonly order: string | null; readonly seq: number }
->();
-
-type List = readonly SupplyView[];
-
-/** A list with some supplies replaced, added or taken out. */
-function mended(list: List, changed: readonly SupplyView[], gone: readonly string[] = []): List {
-  const byId = new Map(changed.map((supply) => [supply.id, supply]));
-  const out = new Set(gone);
-  const kept = list.flatMap((supply) => {
-    if (out.has(supply.id)) return [];
-    const now = byId.get(supply.id);
-    byId.delete(supply.id);
-    return [now ?? supply];
-  });
-  return [...kept, ...byId.values()];
-}
-
-/** The whole list once; after that only what changed since, with the walls and records of then. */
-async function fetchSupplies(client: QueryClient): Promise<List> {
-  const known = client.getQueryData<List>(keys.supplies);
-  const came = known && cameWith.get(known);
-  if (!known || came === undefined) {
-    const { supplies, order, seq } = await call(routes.listSupplies);
-    // A server that tells no number is asked for everything each time.
-    cameWith.set(supplies, { order, seq: Number.isInteger(seq) ? seq : NO_SEQ });
-    return supplies;
-  }
-  if (came.seq === NO_SEQ) {
-    cameWith.delete(known);
-    return fetchSupplies(client);
-  }
-  const news = await call(routes.since, { id: String(came.seq) });
-  client.setQueryData(keys.wall, news.wall);
-  client.setQueryData(keys.records, news.records);
-  // What was mended while this was asked for is newer than what it was asked about.
-  const list = client.getQueryData<List>(keys.supplies) ?? known;
-  if (!news.all && news.supplies.length === 0 && news.gone.length === 0) {
-    cameWith.set(list, { order: cameWith.get(list)?.order ?? null, seq: news.seq });
-    return list;
-  }
-  const next = news.all ? news.supplies : mended(list, news.supplies, news.gone);
-  cameWith.set(next, { order: null, seq: news.seq });
-  return next;
-}
-const NO_SEQ = -1;
-
-/** Puts a supply that an answer carried into the list at once, before anything is fetched again. */
-export function mendSupply(client: QueryClient, supply: SupplyView): void {
-  client.setQueryData<List>(keys.supplies, (list) => {
-    if (!list) return list;
-    const next = mended(list, [supply]);
-    cameWith.set(next, { order: null, seq: cameWith.get(list)?.seq ?? NO_SEQ });
-    return next;
-  });
-  client.setQueryData<{ supply: SupplyView }>(
-    keys.supply(supply.id),
-    (known) => known && { ...known, supply },
-  );
-}
-
-/** Whether a fetch of the list brings the walls and records with it. */
-export const bringsAll = (client: QueryClient): boolean => {
-  const list = client.getQueryData<List>(keys.supplies);
-  return list !== undefined && (cameWith.get(list)?.seq ?? NO_SEQ) !== NO_SEQ;
-};
+import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useMemo, useSyncExternalStore } from 'react';
+import { ApiError, call, glance, routes } from './client';
+import { fetchBeside, fetchSupplies, fetchSupply, keys, orderOf } from './list';
+import { outboxOf, recordsOver, shownOver } from './outgoing';
+import type { Shown } from './overlay';
 
 const suppliesQuery = {
   queryKey: keys.supplies,
-  queryFn: ({ client }: { client: QueryClient }): Promise<List> => fetchSupplies(client),
+  queryFn: ({ client }: { client: QueryClient }) => fetchSupplies(client),
 };
-const wallQuery = { queryKey: keys.wall, queryFn: () => call(routes.getWall) };
+const wallQuery = {
+  queryKey: keys.wall,
+  queryFn: ({ client }: { client: QueryClient }) =>
+    fetchBeside(client, keys.wall, () => glance(routes.getWall)),
+};
 const recordsQuery = {
   queryKey: keys.records,
-  queryFn: async () => (await call(routes.listRecords)).records,
+  queryFn: ({ client }: { client: QueryClient }) =>
+    fetchBeside(client, keys.records, async () => (await glance(routes.listRecords)).records),
 };
 
 /** Asks for what nearly every screen needs. */
@@ -108,20 +37,60 @@ export function fetchFirst(client: QueryClient): void {
   void client.prefetchQuery(recordsQuery);
 }
 
-/** Whether a list came from the server in the person's own rainbow order already. */
+const NO_RECORDS: readonly RecordView[] = [];
+
+/** What the server said last, with what waits laid over it. */
+function useShown(): { shown: Shown | undefined; wall: WallView | undefined; error: Error | null } {
+  const client = useQueryClient();
+  const supplies = useQuery(suppliesQuery);
+  const wall = useQuery(wallQuery);
+  const records = useQuery(recordsQuery);
+  const outbox = outboxOf(client);
+  const { waiting } = useSyncExternalStore(outbox.subscribe, outbox.now);
+  const shown = useMemo(
+    () =>
+      supplies.data && wall.data
+        ? shownOver(
+            { supplies: supplies.data, units: wall.data.units, records: records.data ?? NO_RECORDS },
+            waiting,
+          )
+        : undefined,
+    [supplies.data, wall.data, records.data, waiting],
+  );
+  return { shown, wall: wall.data, error: shown ? null : (supplies.error ?? wall.error) };
+}
+
+/** Whether a list stands in the person's own rainbow order already, as it came from the server. */
 export const isInOrder = (
   supplies: readonly SupplyView[],
   { familyOrder, lightness }: Preferences,
-): boolean => cameWith.get(supplies)?.order === orderName(familyOrder, lightness);
+): boolean => orderOf(supplies) === orderName(familyOrder, lightness);
 
-const useSupplies = () => useQuery(suppliesQuery);
-const useWall = () => useQuery(wallQuery);
-
-export const useSupply = (id: string) =>
-  useQuery({ queryKey: keys.supply(id), queryFn: () => call(routes.getSupply, { id }) });
+/** One supply with its history; while nobody answers, what the list knows of it. */
+export function useSupply(id: string): {
+  data: { supply: SupplyView; ledger: readonly LedgerView[] | null } | undefined;
+  error: Error | null;
+} {
+  const client = useQueryClient();
+  const { data, error } = useQuery({
+    queryKey: keys.supply(id),
+    queryFn: () => fetchSupply(client, id),
+  });
+  const { shown } = useShown();
+  const supply = shown?.byId.get(id) ?? data?.supply;
+  const away = error instanceof ApiError && error.isLost;
+  const known = supply && (data || away) ? { supply, ledger: data?.ledger ?? null } : undefined;
+  return { data: known, error: known ? null : error };
+}
 
 /** Kits, packs, ranges, sessions, preferences. */
-export const useRecords = () => useQuery(recordsQuery);
+export function useRecords(): { data: readonly RecordView[] | undefined; error: Error | null } {
+  const client = useQueryClient();
+  const { data, error } = useQuery(recordsQuery);
+  const outbox = outboxOf(client);
+  const { waiting } = useSyncExternalStore(outbox.subscribe, outbox.now);
+  return { data: useMemo(() => data && recordsOver(client, data, waiting), [client, data, waiting]), error };
+}
 
 /** Records of one sort, with their bodies of that sort. */
 export function recordsOf<S extends RecordView['body']['sort']>(
@@ -166,15 +135,10 @@ export interface Stash {
 }
 
 export function useStash(): { stash: Stash | undefined; error: Error | null } {
-  const supplies = useSupplies();
-  const wall = useWall();
-  const stash = useMemo(() => {
-    if (!supplies.data || !wall.data) return undefined;
-    return {
-      supplies: supplies.data,
-      wall: wall.data,
-      byId: new Map(supplies.data.map((supply) => [supply.id, supply])),
-    };
-  }, [supplies.data, wall.data]);
-  return { stash, error: stash ? null : (supplies.error ?? wall.error) };
+  const { shown, wall, error } = useShown();
+  const stash = useMemo(
+    () => (shown && wall ? { supplies: shown.supplies, byId: shown.byId, wall } : undefined),
+    [shown, wall],
+  );
+  return { stash, error };
 }

@@ -1,9 +1,10 @@
-import { useMutation, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import type { ChangeView, KeptView, LiftedView, SupplyView } from '@red-shelf/contract';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { sayChange, sayKept, sayLifted, sayUndone, sayWaits } from '../copy/change';
 import { useSay } from '../frame/Say';
-import { sayChange, sayKept, sayLifted } from '../copy/change';
-import { call, routes } from './client';
-import { bringsAll, keys, mendSupply } from './queries';
+import { order, routes, type Order } from './client';
+import { refresh } from './list';
+import { outboxOf, perform, type Done } from './outgoing';
 
 /** What every change answers with, and what some add to it. */
 interface Changed {
@@ -13,51 +14,50 @@ interface Changed {
   readonly kept?: KeptView;
 }
 
-/** Fetches again whatever a change may have touched. */
-async function refresh(client: QueryClient): Promise<void> {
-  // The list's news bring the walls and the records; without a list they are asked for themselves.
-  const rest = bringsAll(client) ? [] : [keys.wall, keys.records];
-  await Promise.all([
-    // Also while no screen shows the list: walls and records come with it.
-    client.refetchQueries({ queryKey: keys.supplies, type: 'all' }),
-    ...[...rest, keys.journal, ['supply'] as const, keys.arrange].map((queryKey) =>
-      client.invalidateQueries({ queryKey }),
-    ),
-  ]);
+/** What happened, with what had to give way. */
+const sayAll = ({ answer: { change, lifted = [], kept = [] }, waits }: Done<Changed>): string =>
+  sayChange(change) + sayLifted(lifted) + sayKept(kept) + (waits ? sayWaits : '');
+
+/** Takes a change back: one that was never sent is simply not done; of any other the server is asked. */
+function useUndo(): (id: string) => void {
+  const [say, client] = [useSay(), useQueryClient()];
+  const undo = async (id: string): Promise<void> => {
+    if (await outboxOf(client).cancel(id)) return say({ text: sayUndone });
+    const done = await perform(client, order(routes.undoChange, { id, body: {} }), true);
+    say({ text: sayAll(done), undo: () => start(done.answer.change.id) });
+  };
+  const start = (id: string): void => {
+    undo(id).catch((error: Error) => say({ text: error.message }));
+  };
+  return start;
 }
 
-/** What happened, with what had to give way. */
-const sayAll = ({ change, lifted = [], kept = [] }: Changed): string =>
-  sayChange(change) + sayLifted(lifted) + sayKept(kept);
-
 /**
- * A mutation that says what happened and offers to undo it. The answer shows at once; the lists follow.
- * Refusals are said too, unless `quiet` says the caller shows them itself; `silent` says nothing of success,
- * for book-keeping that goes with a change that was said already.
+ * A change that says what happened and offers to undo it. What can be foretold shows at once; the server's word follows.
+ * Refusals are said too, unless `quiet` says the caller shows them itself and so waits for the server's word; `silent`
+ * says nothing of success, for book-keeping that goes with a change that was said already.
  */
 export function useChange<Input, Answer extends Changed>(
-  work: (input: Input) => Promise<Answer>,
+  work: (input: Input) => Order<Answer> | Promise<Answer>,
   { quiet = false, silent = false }: { quiet?: boolean; silent?: boolean } = {},
 ) {
-  const say = useSay();
-  const client = useQueryClient();
-  const undo = useMutation({
-    mutationFn: (id: string) => call(routes.undoChange, { id }),
-    onSuccess: (answer) => {
-      say({ text: sayAll(answer), undo: () => undo.mutate(answer.change.id) });
-      return refresh(client);
-    },
-    onError: (error) => say({ text: error.message }),
-  });
+  const [say, client, undo] = [useSay(), useQueryClient(), useUndo()];
   return useMutation({
-    mutationFn: work,
-    onSuccess: (answer) => {
-      if (answer.supply) mendSupply(client, answer.supply);
-      if (!silent) say({ text: sayAll(answer), undo: () => undo.mutate(answer.change.id) });
-      return refresh(client);
+    // A change is not held back for want of a network: it is kept.
+    networkMode: 'always',
+    mutationFn: async (input: Input): Promise<Answer> => {
+      const asked = work(input);
+      const done = isPromise(asked)
+        ? { answer: await asked, waits: false, shown: false }
+        : await perform(client, asked, quiet);
+      if (!silent) say({ text: sayAll(done), undo: () => undo(done.answer.change.id) });
+      if (!done.shown) await refresh(client);
+      return done.answer;
     },
     onError: (error) => {
       if (!quiet) say({ text: error.message });
     },
   });
 }
+
+const isPromise = <A>(asked: Order<A> | Promise<A>): asked is Promise<A> => 'then' in asked;

@@ -4,9 +4,10 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { call, order, routes } from '../api/client';
 import { isLoose } from '../api/contents';
-import { keys, usePreferences, useStash } from '../api/queries';
+import { keys } from '../api/list';
+import { usePreferences, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { Waiting } from '../frame/Waiting';
 import { unitTitle } from '../copy/supply';
@@ -57,7 +58,7 @@ export function ArrangeScreen() {
     enabled: ready,
     placeholderData: keepPreviousData,
   });
-  const apply = useChange((token: string) => call(routes.applyArrange, { body: { ...request, token } }));
+  const apply = useChange((token: string) => order(routes.applyArrange, { body: { ...request, token } }));
   if (!stash) return <Waiting error={error} />;
   const plan = ready ? preview.data : undefined;
   return (

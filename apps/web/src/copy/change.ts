@@ -1,6 +1,10 @@
 import type { ChangeView, KeptView, LiftedView } from '@red-shelf/contract';
 import { listOf, many } from './words';
 
+/** Added to a message while nobody answers. */
+export const sayWaits = ' It is kept here until Red Shelf can be reached.';
+export const sayUndone = 'Undone.';
+
 /** What happened, for the message that offers to undo it. */
 export function sayChange({ kind, name, count }: ChangeView): string {
   switch (kind) {
@@ -35,7 +39,7 @@ export function sayChange({ kind, name, count }: ChangeView): string {
     case 'lot':
       return `${name}: its size is kept.`;
     case 'undo':
-      return 'Undone.';
+      return sayUndone;
   }
 }
 

@@ -5,10 +5,13 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { useState, type ReactNode } from 'react';
 import { PaperProvider } from 'react-native-paper';
+import { beginWithKept } from '../api/list';
+import { outboxOf } from '../api/outgoing';
 import { fetchFirst } from '../api/queries';
 import { paperTheme } from '../theme/paper';
 import { colour } from '../theme/tokens';
 import { Icon, isIconName } from '../ui/Icon';
+import { openOffline } from './openOffline';
 import { SayProvider } from './Say';
 import { Shell } from './Shell';
 
@@ -22,7 +25,11 @@ function startClient(): QueryClient {
   const client = new QueryClient({
     defaultOptions: { queries: { staleTime: 30_000, retry: 1 }, mutations: { retry: false } },
   });
+  const outbox = outboxOf(client);
+  beginWithKept(client, { reading: () => outbox.reading(), reached: () => outbox.reached() });
+  void outbox.takeUp();
   fetchFirst(client);
+  openOffline();
   return client;
 }
 

@@ -5,6 +5,7 @@ import { colour, LIP, space } from '../theme/tokens';
 import { Icon, type IconName } from '../ui/Icon';
 import { Txt } from '../ui/Txt';
 import { useWide } from '../ui/useWide';
+import { Outgoing } from './Outgoing';
 
 const PLACES: readonly { href: Href; path: string; label: string; icon: IconName }[] = [
   { href: '/', path: '/', label: 'Wall', icon: 'wall' },
@@ -54,6 +55,7 @@ export function Shell({ children }: { readonly children: ReactNode }) {
         </View>
       )}
       <View style={styles.main} role="main">
+        <Outgoing />
         {children}
       </View>
       {!wide && (

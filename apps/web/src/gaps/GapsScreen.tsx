@@ -3,7 +3,7 @@ import type { SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { Waiting } from '../frame/Waiting';
@@ -107,7 +107,7 @@ function Tile({
 function GapRow({ supply, sort }: { readonly supply: SupplyView; readonly sort: Sort }) {
   const form = formOf(supply.kind, supply.form);
   const buy = useChange(() =>
-    call(routes.actOnSupply, { id: supply.id, body: { act: 'buy', amount: form.usualPurchase } }),
+    order(routes.actOnSupply, { id: supply.id, body: { act: 'buy', amount: form.usualPurchase } }),
   );
   const { state, uses } = supply.stock;
   const used = uses === 0 ? 'never used' : `used ${many(uses, 'time')}`;

@@ -3,7 +3,7 @@ import { format } from 'date-fns/format';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import type { Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { sayPrice } from '../measure/say';
@@ -25,10 +25,10 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
   const where = useWhere(stash);
   const [picking, setPicking] = useState<'members' | 'matches' | null>(null);
   const keep = useChange((next: GroupBody) =>
-    call(routes.editRecord, { id: group.id, body: { version: group.version, body: next } }),
+    order(routes.editRecord, { id: group.id, body: { version: group.version, body: next } }),
   );
   const remove = useChange(() =>
-    call(routes.removeRecord, { id: group.id, body: { version: group.version } }),
+    order(routes.removeRecord, { id: group.id, body: { version: group.version } }),
   );
   const find = (ids: readonly string[]): SupplyView[] => ids.flatMap((id) => stash.byId.get(id) ?? []);
   const members = find(body.members.map(({ supplyId }) => supplyId));

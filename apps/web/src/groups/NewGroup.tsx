@@ -1,7 +1,7 @@
 import type { GroupBody } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { useChange } from '../api/useChange';
 import { useDraft } from '../form/useDraft';
 import { space } from '../theme/tokens';
@@ -18,7 +18,7 @@ const NO_GROUP: { what: (typeof BEGUN)[number]; name: string } = { what: 'kit', 
 export function NewGroup() {
   const [draft, setDraft, clear] = useDraft('group', NO_GROUP);
   const { what, name } = draft;
-  const add = useChange((body: GroupBody) => call(routes.addRecord, { body: { body } }), { quiet: true });
+  const add = useChange((body: GroupBody) => order(routes.addRecord, { body: { body } }), { quiet: true });
   const submit = () =>
     !add.isPending &&
     add.mutate(

@@ -4,7 +4,7 @@ import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
-import { ApiError, call, routes } from '../api/client';
+import { ApiError, order, routes } from '../api/client';
 import { useChange } from '../api/useChange';
 import { usePreferences } from '../api/queries';
 import { many } from '../copy/words';
@@ -48,7 +48,7 @@ export function PackScreen() {
   useEffect(() => remember(DRAFT, pack), [pack]);
   useEffect(() => remember(`${DRAFT}.form`, given), [given]);
   const add = useChange(
-    (body: { supplies: NewSupplyInput[]; pack: GroupBody }) => call(routes.addSupplies, { body }),
+    (body: { supplies: NewSupplyInput[]; pack: GroupBody }) => order(routes.addSupplies, { body }),
     { quiet: true },
   );
   const set = (key: 'name' | 'price' | 'source' | 'acquiredOn') => (text: string) =>

@@ -4,7 +4,7 @@ import { addDays } from 'date-fns/addDays';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { recordsOf, useRecords, type Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { useDraft } from '../form/useDraft';
@@ -33,7 +33,7 @@ export function Challenge({ stash }: { readonly stash: Stash }) {
 
 function Begin({ stash }: { readonly stash: Stash }) {
   const [chosen, setChosen, clear] = useDraft('challenge', '');
-  const add = useChange((body: ChallengeBody) => call(routes.addRecord, { body: { body } }));
+  const add = useChange((body: ChallengeBody) => order(routes.addRecord, { body: { body } }));
   const filled = new Set(stash.supplies.flatMap(unitIdsOf));
   const units = stash.wall.units.filter((each) => isOnWall(each) && filled.has(each.id));
   const unit = units.find((each) => unitTitle(each) === chosen);
@@ -75,7 +75,7 @@ function Running({
   const { body } = challenge;
   const where = useWhere(stash);
   const end = useChange(() =>
-    call(routes.removeRecord, { id: challenge.id, body: { version: challenge.version } }),
+    order(routes.removeRecord, { id: challenge.id, body: { version: challenge.version } }),
   );
   const inside = stash.supplies.filter((supply) => livesIn(supply, body.unitId));
   const waiting = inside.filter(({ stock }) => (stock.lastUsedAt ?? '') < body.from);

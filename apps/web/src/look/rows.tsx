@@ -2,7 +2,7 @@ import { UNUSED_WHY, type UnusedWhy, type Verdict } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { addYears } from 'date-fns/addYears';
 import { format } from 'date-fns/format';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { useChange } from '../api/useChange';
 import { ReasonRow } from '../stash/ReasonRow';
 import { UseButton } from '../stash/UseButton';
@@ -13,7 +13,7 @@ import type { Look } from './lookAt';
 
 const useVerdict = (supply: SupplyView) =>
   useChange((verdict: Verdict) =>
-    call(routes.decideSupply, { id: supply.id, body: { version: supply.version, verdict } }),
+    order(routes.decideSupply, { id: supply.id, body: { version: supply.version, verdict } }),
   );
 
 /** A thing that might leave: keep it, pass it on, let it go. */

@@ -12,7 +12,7 @@ import {
 import type { DrawersBody } from '@red-shelf/contract';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { recordsOf, useRecords, type Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { listOf, many } from '../copy/words';
@@ -78,7 +78,7 @@ function Propose({ supplies, recipe, kind, form }: DrawersProps) {
     if (!valid) return [];
     return way === WAYS[0] ? shareIntoDrawers(groups, n) : pairSubjects(groups, n);
   }, [byGroup, n, valid, way]);
-  const keep = useChange((body: DrawersBody) => call(routes.addRecord, { body: { body } }));
+  const keep = useChange((body: DrawersBody) => order(routes.addRecord, { body: { body } }));
   const fullest = Math.max(1, ...drawers.map(({ count }) => count));
   const submit = (): void => {
     const holds = keepDrawers(drawers, (group) => byGroup.get(group) ?? []);

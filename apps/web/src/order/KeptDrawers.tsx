@@ -4,7 +4,7 @@ import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { livesIn, unitIdsOf } from '../api/contents';
 import { usePreferences, type Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
@@ -34,14 +34,16 @@ export function KeptDrawers({ plan, supplies, stash }: KeptDrawersProps) {
   const { preferences } = usePreferences();
   const [asking, setAsking] = useState<number | null>(null);
   const keep = useChange((next: DrawersBody) =>
-    call(routes.editRecord, { id: plan.id, body: { version: plan.version, body: next } }),
+    order(routes.editRecord, { id: plan.id, body: { version: plan.version, body: next } }),
   );
   const lift = useChange((things: readonly SupplyView[]) =>
-    call(routes.batchEdit, {
+    order(routes.batchEdit, {
       body: { supplies: things.map(({ id, version }) => ({ id, version })), set: { lift: true } },
     }),
   );
-  const remove = useChange(() => call(routes.removeRecord, { id: plan.id, body: { version: plan.version } }));
+  const remove = useChange(() =>
+    order(routes.removeRecord, { id: plan.id, body: { version: plan.version } }),
+  );
   const { inside, homeless } = useMemo(() => {
     const drawerOf = planDrawerOf(body, stash.supplies, preferences);
     const groupOf = makeGroupOf(body.key, supplies);

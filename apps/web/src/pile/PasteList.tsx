@@ -3,7 +3,7 @@ import { MOST_NAMES, type NewSupplyInput } from '@red-shelf/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { ApiError, call, routes } from '../api/client';
+import { ApiError, call, order, routes } from '../api/client';
 import { usePreferences } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { many } from '../copy/words';
@@ -44,7 +44,7 @@ export function PasteList({ session, onAdded, onClose }: PasteListProps) {
   const { preferences } = usePreferences();
   const lines = readPasted(text, useColoursCalled(text));
   const good = lines.filter(({ refusal }) => refusal === null);
-  const add = useChange((supplies: NewSupplyInput[]) => call(routes.addSupplies, { body: { supplies } }), {
+  const add = useChange((supplies: NewSupplyInput[]) => order(routes.addSupplies, { body: { supplies } }), {
     quiet: true,
   });
   const submit = async (): Promise<void> => {

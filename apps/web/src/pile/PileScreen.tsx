@@ -4,7 +4,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { StyleSheet, View, type TextInput } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { useRecords, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { AttributeFields } from '../form/AttributeFields';
@@ -52,7 +52,7 @@ function StartPile({ open }: { readonly open: readonly PileSession[] }) {
   const given = useWatch({ control: form.control }) as SupplyForm;
   const { kind, form: formId } = given;
   useEffect(() => remember(NEW_PILE, given), [given]);
-  const start = useChange((body: SessionBody) => call(routes.addRecord, { body: { body } }));
+  const start = useChange((body: SessionBody) => order(routes.addRecord, { body: { body } }));
   const begin = (): void => {
     const { maker, range, finish, said } = form.getValues();
     const name = [KIND_DEFINITIONS[kind].plural, formOf(kind, formId).name, maker].filter(Boolean).join(', ');
@@ -116,12 +116,12 @@ function Pile({ session }: { readonly session: PileSession }) {
   const [pasting, setPasting] = useState(false);
   const entered = [...body.done].reverse().flatMap(({ supplyId }) => stash?.byId.get(supplyId) ?? []);
   const keep = useChange((next: SessionBody) =>
-    call(routes.editRecord, { id: session.id, body: { version: session.version, body: next } }),
+    order(routes.editRecord, { id: session.id, body: { version: session.version, body: next } }),
   );
   // The thing added was said already; that the pile remembers it needs no words.
   const remembering = useChange(
     (next: SessionBody) =>
-      call(routes.editRecord, { id: session.id, body: { version: session.version, body: next } }),
+      order(routes.editRecord, { id: session.id, body: { version: session.version, body: next } }),
     { silent: true },
   );
   const note = async (ids: readonly string[]): Promise<void> => {
@@ -181,7 +181,7 @@ function OneOfPile({
     level: 'full',
   });
   const [refusal, setRefusal] = useState<string | null>(null);
-  const add = useChange((body: NewSupplyInput) => call(routes.addSupply, { body }));
+  const add = useChange((body: NewSupplyInput) => order(routes.addSupply, { body }));
   const submit = useOnce(() =>
     form.handleSubmit(async (fields) => {
       const reading = readAmount(amount, level, definition);

@@ -4,7 +4,7 @@ import { useMutation } from '@tanstack/react-query';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { ApiError, call, readRangeFile, routes } from '../api/client';
+import { ApiError, order, readRangeFile, routes } from '../api/client';
 import { recordsOf, useRecords, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { many } from '../copy/words';
@@ -73,7 +73,7 @@ function NewRange() {
       setDraft({ ...draft, reading: answer, name: answer.name });
     },
   });
-  const keep = useChange((body: RangeBody) => call(routes.addRecord, { body: { body } }), { quiet: true });
+  const keep = useChange((body: RangeBody) => order(routes.addRecord, { body: { body } }), { quiet: true });
   const submit = () =>
     reading &&
     keep.mutate(
@@ -135,11 +135,11 @@ function Checklist({ range }: { readonly range: Range }) {
   const [ticks, setTicks, clear] = useDraft<readonly number[]>(`range.${range.id}`, NONE);
   const ticked = new Set(ticks);
   const owned = useMemo(() => ownedOfRange(body.entries, body, stash?.supplies ?? []), [body, stash]);
-  const add = useChange((supplies: NewSupplyInput[]) => call(routes.addSupplies, { body: { supplies } }), {
+  const add = useChange((supplies: NewSupplyInput[]) => order(routes.addSupplies, { body: { supplies } }), {
     quiet: true,
   });
   const remove = useChange(() =>
-    call(routes.removeRecord, { id: range.id, body: { version: range.version } }),
+    order(routes.removeRecord, { id: range.id, body: { version: range.version } }),
   );
   const form = formOf(body.kind, body.form);
   const count =

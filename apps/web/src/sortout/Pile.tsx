@@ -4,7 +4,7 @@ import { format } from 'date-fns/format';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { sayLastUsed, sayStock, sayWhat } from '../copy/supply';
@@ -51,19 +51,19 @@ export function Pile({
   const [skipped, setSkipped] = useState<ReadonlySet<string>>(new Set());
   const decided = useMemo(() => new Set(session.body.done.map(({ supplyId }) => supplyId)), [session]);
   const [opened] = useState(() => Date.now());
-  const order = useMemo(() => sortOutOrder(supplies, opened), [supplies, opened]);
+  const queue = useMemo(() => sortOutOrder(supplies, opened), [supplies, opened]);
   const units = stash?.wall.units ?? [];
-  const waiting = order.filter(({ item }) => !decided.has(item.id));
+  const waiting = queue.filter(({ item }) => !decided.has(item.id));
   const here = waiting.filter(({ item }) => inZone(item, zone, units));
   const next = here.find(({ item }) => !skipped.has(item.id)) ?? here[0];
   const decide = useChange(({ supply, verdict }: { supply: SupplyView; verdict: Verdict }) =>
-    call(routes.decideSupply, {
+    order(routes.decideSupply, {
       id: supply.id,
       body: { version: supply.version, verdict, sessionId: session.id },
     }),
   );
   const finish = useChange(() =>
-    call(routes.editRecord, {
+    order(routes.editRecord, {
       id: session.id,
       body: {
         version: session.version,

@@ -1,7 +1,7 @@
 import { salvageFor } from '@red-shelf/core';
-import type { SupplyView } from '@red-shelf/contract';
+import type { ChangeView, SupplyView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes, type Order } from '../api/client';
 import { recordsOf, usePreferences, useRecords } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { sayNeed } from '../storage/Needs';
@@ -19,13 +19,13 @@ export function Salvage({ supply }: { readonly supply: SupplyView }) {
     supply,
     needs.map(({ body, ...record }) => ({ ...body, record: { ...record, body } })),
   );
-  const take = useChange(({ need, covers }: (typeof met)[number]) =>
+  const take = useChange(({ need, covers }: (typeof met)[number]): Order<{ change: ChangeView }> =>
     need.count > covers
-      ? call(routes.editRecord, {
+      ? order(routes.editRecord, {
           id: need.record.id,
           body: { version: need.record.version, body: { ...need.record.body, count: need.count - covers } },
-        }).then(({ change }) => ({ change }))
-      : call(routes.removeRecord, { id: need.record.id, body: { version: need.record.version } }),
+        })
+      : order(routes.removeRecord, { id: need.record.id, body: { version: need.record.version } }),
   );
   if (met.length === 0) return null;
   return (

@@ -2,7 +2,7 @@ import { KIND_DEFINITIONS, KINDS, sortOutOrder, type Kind } from '@red-shelf/cor
 import { format } from 'date-fns/format';
 import { router, useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { livesIn } from '../api/contents';
 import { recordsOf, useRecords, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
@@ -22,7 +22,7 @@ export function SortOutScreen() {
   const { data } = useRecords();
   const sessions = recordsOf(data, 'session').filter(({ body }) => body.what === 'sort out');
   const begin = useChange(({ of, ...what }: { of: string; kind: Kind | null; unitId: string | null }) =>
-    call(routes.addRecord, {
+    order(routes.addRecord, {
       body: {
         body: {
           sort: 'session',

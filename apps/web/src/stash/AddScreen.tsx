@@ -4,7 +4,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { DEFAULT_PREFERENCES, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import type { TakenColour } from '../colourways/taken';
@@ -58,7 +58,7 @@ function AddForm({ draft, start }: { readonly draft: string; readonly start: Sup
   const given = useWatch({ control: form.control }) as SupplyForm;
   useEffect(() => remember(draft, given), [draft, given]);
   const definition = formOf(given.kind, given.form);
-  const add = useChange((body: NewSupplyInput) => call(routes.addSupply, { body }));
+  const add = useChange((body: NewSupplyInput) => order(routes.addSupply, { body }));
 
   const submit = useOnce((after: (added: SupplyForm, id: string) => void) =>
     form.handleSubmit(async (fields) => {

@@ -2,7 +2,7 @@ import { FAMILIES, GRADES, splitWords, STATUSES } from '@red-shelf/core';
 import type { BatchSet, SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { ApiError, call, routes } from '../api/client';
+import { ApiError, order, routes } from '../api/client';
 import { useChange } from '../api/useChange';
 import { many } from '../copy/words';
 import { useDraft } from '../form/useDraft';
@@ -40,12 +40,12 @@ export function BatchBar({ chosen, onDone, onAll }: BatchBarProps) {
   const seen = chosen.map(({ id, version }) => ({ id, version }));
   const change = useChange(
     (what: { set?: BatchSet; remove?: boolean }) =>
-      call(routes.batchEdit, { body: { supplies: seen, ...what } }),
+      order(routes.batchEdit, { body: { supplies: seen, ...what } }),
     { quiet: true },
   );
   const merge = useChange(
     ([keep, other]: readonly [SupplyView, SupplyView]) =>
-      call(routes.mergeSupplies, {
+      order(routes.mergeSupplies, {
         body: {
           keep: { id: keep.id, version: keep.version },
           other: { id: other.id, version: other.version },

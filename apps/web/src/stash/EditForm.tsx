@@ -3,8 +3,9 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
-import { ApiError, call, routes } from '../api/client';
-import { keys, usePreferences } from '../api/queries';
+import { ApiError, order, routes } from '../api/client';
+import { keys } from '../api/list';
+import { usePreferences } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { forget, remember, remembered } from '../form/draft';
 import { formOfSupply } from '../form/model';
@@ -63,7 +64,7 @@ export function EditForm({ supply, onDone }: EditFormProps) {
   const client = useQueryClient();
   const save = useChange(
     ({ count: _, ...body }: NewSupplyInput) =>
-      call(routes.editSupply, { id: supply.id, body: { ...body, version: seen.current.version } }),
+      order(routes.editSupply, { id: supply.id, body: { ...body, version: seen.current.version } }),
     { quiet: true },
   );
   const problem = save.error instanceof ApiError ? save.error.problem : null;

@@ -2,8 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
 import { parseISO } from 'date-fns/parseISO';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
-import { keys } from '../api/queries';
+import { call, order, routes } from '../api/client';
+import { keys } from '../api/list';
 import { useChange } from '../api/useChange';
 import { sayChange } from '../copy/change';
 import { Waiting } from '../frame/Waiting';
@@ -15,7 +15,7 @@ import { Txt } from '../ui/Txt';
 /** What was done lately; everything can be undone from here, not only the latest. */
 export function LatelyScreen() {
   const { data, error } = useQuery({ queryKey: keys.journal, queryFn: () => call(routes.journal) });
-  const undo = useChange((id: string) => call(routes.undoChange, { id }));
+  const undo = useChange((id: string) => order(routes.undoChange, { id }));
   if (!data) return <Waiting error={error} />;
   return (
     <Page title="Lately" narrow aside="Everything can be undone">

@@ -2,7 +2,7 @@ import { formOf, HAND_ID, isRefusal, mayLive, parseSize } from '@red-shelf/core'
 import type { HoldingView, Place, SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { useRoom } from '../api/contents';
 import { usePreferences, useStash } from '../api/queries';
 import { useSpotName } from '../api/spotName';
@@ -104,7 +104,7 @@ type Asking = 'move' | 'size' | null;
 function LotActs({ supply, lot }: { readonly supply: SupplyView; readonly lot: HoldingView }) {
   const [asking, setAsking] = useState<Asking>(null);
   const place = useChange((to: { place: Place | null; amount?: number }) =>
-    call(routes.placeHolding, { id: lot.id, body: { version: lot.version, ...to } }),
+    order(routes.placeHolding, { id: lot.id, body: { version: lot.version, ...to } }),
   );
   const name = lot.as === 'whole' ? supply.name : sayLotAmount(supply, lot);
   const flip = (what: Asking): void => setAsking(asking === what ? null : what);
@@ -205,7 +205,7 @@ function Size({ lot, onDone }: { readonly lot: HoldingView; readonly onDone: () 
   );
   const [refusal, setRefusal] = useState<string | null>(null);
   const keep = useChange((sizeUm: HoldingView['sizeUm']) =>
-    call(routes.sizeHolding, { id: lot.id, body: { version: lot.version, sizeUm } }),
+    order(routes.sizeHolding, { id: lot.id, body: { version: lot.version, sizeUm } }),
   );
   const submit = (): void => {
     const read = parseSize(text, 2, units === 'inches' ? 'in' : 'mm');

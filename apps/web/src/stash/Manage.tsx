@@ -3,7 +3,7 @@ import type { SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { usePreferences } from '../api/queries';
 import { useHeld } from '../api/useHeld';
 import { useChange } from '../api/useChange';
@@ -29,7 +29,7 @@ export function Manage({ supply, onEdit, onRemoved }: ManageProps) {
   const flip = (what: 'reserve' | 'sleep') => () => setAsking(asking === what ? null : what);
   const done = () => setAsking(null);
   const remove = useChange(() =>
-    call(routes.removeSupply, { id: supply.id, body: { version: supply.version } }),
+    order(routes.removeSupply, { id: supply.id, body: { version: supply.version } }),
   );
   const facts = useFactsChange(supply);
   const { reserved = [] } = supply.facts;

@@ -2,7 +2,7 @@ import { formOf, PARTS } from '@red-shelf/core';
 import type { StockRequestBody, SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { useChange } from '../api/useChange';
 import { sayParts } from '../copy/supply';
 import { useDraft } from '../form/useDraft';
@@ -20,7 +20,7 @@ const USUAL_PACK = 25;
 export function PartActs({ supply }: { readonly supply: SupplyView }) {
   const [draft, setDraft, clear] = useDraft<Said | null>(`parts.${supply.id}`, null);
   const [asking, setAsking] = useState<Asking>(draft?.asking ?? null);
-  const act = useChange((body: StockRequestBody) => call(routes.actOnSupply, { id: supply.id, body }));
+  const act = useChange((body: StockRequestBody) => order(routes.actOnSupply, { id: supply.id, body }));
   const { parts } = formOf(supply.kind, supply.form);
   if (!parts) return null;
   const { pack = 0, base = 0, scrap = 0 } = supply.stock.parts;

@@ -3,7 +3,7 @@ import type { Place, SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { hasPlace, mainOf, useContents, useRoom } from '../api/contents';
 import { useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
@@ -21,7 +21,7 @@ export function PlaceOffers({ supply }: { readonly supply: SupplyView }) {
   const room = useRoom(stash);
   const lot = mainOf(supply);
   const set = useChange((place: Place) =>
-    call(routes.placeHolding, { id: lot?.id ?? '', body: { version: lot?.version ?? 0, place } }),
+    order(routes.placeHolding, { id: lot?.id ?? '', body: { version: lot?.version ?? 0, place } }),
   );
   const offers = useMemo(
     () =>

@@ -3,7 +3,7 @@ import type { HoldingView, StockRequestBody, SupplyView } from '@red-shelf/contr
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { usePreferences, useStash } from '../api/queries';
 import { useSpotName } from '../api/spotName';
 import { useChange } from '../api/useChange';
@@ -69,7 +69,7 @@ export function StockActs({ supply, startWith }: StockActsProps) {
   const { stash } = useStash();
   const [draft, setDraft, clear] = useDraft<Amount | null>(`stock.${supply.id}`, null);
   const [asking, setAsking] = useState<ActName | null>(startWith ?? draft?.act ?? null);
-  const act = useChange((body: StockRequestBody) => call(routes.actOnSupply, { id: supply.id, body }));
+  const act = useChange((body: StockRequestBody) => order(routes.actOnSupply, { id: supply.id, body }));
   const close = () => {
     clear();
     setAsking(null);
@@ -98,7 +98,6 @@ export function StockActs({ supply, startWith }: StockActsProps) {
             key={name}
             label={name === 'use' && form.counting !== 'length' ? 'Use one' : ACT_NAMES[name]}
             main={name === 'use'}
-            disabled={act.isPending}
             onPress={() => press(name)}
           />
         ))}

@@ -4,9 +4,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { useSupply } from '../api/queries';
-import { useSpotName } from '../api/spotName';
 import { Waiting } from '../frame/Waiting';
-import { sayEntry } from '../copy/supply';
 import { cautionOf, words } from '../copy/words';
 import type { Where } from '../api/where';
 import { colour, radius, space, TOUCH } from '../theme/tokens';
@@ -15,6 +13,7 @@ import { Icon } from '../ui/Icon';
 import { Txt } from '../ui/Txt';
 import { BreakUp, SameColour } from './Beside';
 import { EditForm } from './EditForm';
+import { History } from './History';
 import { Letters } from './Letters';
 import { Manage } from './Manage';
 import { Photos } from './Photos';
@@ -32,7 +31,6 @@ interface SupplyPanelProps {
 export function SupplyPanel({ id, where, onClose }: SupplyPanelProps) {
   const { data, error } = useSupply(id);
   const [editing, setEditing] = useState(false);
-  const spotName = useSpotName();
   if (!data)
     return (
       <View style={styles.panel}>
@@ -60,20 +58,11 @@ export function SupplyPanel({ id, where, onClose }: SupplyPanelProps) {
           <Manage supply={supply} onEdit={() => setEditing(true)} onRemoved={onClose} />
           {caution && <Caution id={caution}>{words[caution]}</Caution>}
           {typeof supply.facts.attributes?.letters === 'string' && <Letters supply={supply} />}
-          <BreakUp supply={supply} ledger={ledger} />
+          <BreakUp supply={supply} ledger={ledger ?? []} />
           <SameColour supply={supply} />
           <Swatches supply={supply} />
           <Photos supply={supply} />
-          <View>
-            <Txt look="strong" level={2}>
-              What happened
-            </Txt>
-            {[...ledger].reverse().map((entry) => (
-              <Txt key={entry.id} look="quiet">
-                {sayEntry(entry, form, spotName)}
-              </Txt>
-            ))}
-          </View>
+          <History ledger={ledger} form={form} />
         </>
       )}
     </ScrollView>

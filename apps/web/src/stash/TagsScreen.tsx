@@ -1,7 +1,7 @@
 import { tagCounts, tagTwins } from '@red-shelf/core';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { Waiting } from '../frame/Waiting';
@@ -16,7 +16,7 @@ export function TagsScreen() {
   const { stash, error } = useStash();
   const join = useChange(({ from, into }: { from: string; into: string }) => {
     const bearers = (stash?.supplies ?? []).filter(({ facts }) => facts.tags?.includes(from));
-    return call(routes.batchEdit, {
+    return order(routes.batchEdit, {
       body: {
         supplies: bearers.map(({ id, version }) => ({ id, version })),
         set: { addTags: [into], dropTags: [from] },

@@ -1,7 +1,7 @@
 import { formOf } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { useChange } from '../api/useChange';
 import { Button } from '../ui/Button';
 
@@ -13,7 +13,7 @@ export function UseButton({
   readonly supply: SupplyView;
   readonly grow?: boolean;
 }) {
-  const use = useChange(() => call(routes.actOnSupply, { id: supply.id, body: { act: 'use', amount: 1 } }));
+  const use = useChange(() => order(routes.actOnSupply, { id: supply.id, body: { act: 'use', amount: 1 } }));
   const form = formOf(supply.kind, supply.form);
   if (form.counting === 'length')
     return (
@@ -30,7 +30,6 @@ export function UseButton({
       says={`Use one: ${supply.name}`}
       main
       grow={grow}
-      busy={use.isPending}
       onPress={() => use.mutate(undefined)}
     />
   );

@@ -4,7 +4,7 @@ import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import type { Contents } from '../api/contents';
 import { usePreferences } from '../api/queries';
 import { useChange } from '../api/useChange';
@@ -39,7 +39,7 @@ export function Labels({ unit, slots }: { readonly unit: UnitView; readonly slot
     const { version, name, rules, parentId, facts: known } = unit;
     const facts = { ...known, labelled: { on: format(new Date(), 'yyyy-MM-dd'), print } };
     const body = { version, name, rules, model, facts, ...(parentId ? { parentId } : {}) };
-    return call(routes.editUnit, { id: unit.id, body });
+    return order(routes.editUnit, { id: unit.id, body });
   });
   const labels = slotLabels(unit, labelled(slots));
   const printed = unit.facts.labelled;

@@ -2,7 +2,7 @@ import { NEEDED_AS, parseSize } from '@red-shelf/core';
 import type { NeedBody, RecordView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { recordsOf, usePreferences, useRecords } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { useDraft } from '../form/useDraft';
@@ -41,7 +41,9 @@ export function Needs() {
 }
 
 function NeedRow({ need, units }: { readonly need: RecordView & { body: NeedBody }; readonly units: Units }) {
-  const remove = useChange(() => call(routes.removeRecord, { id: need.id, body: { version: need.version } }));
+  const remove = useChange(() =>
+    order(routes.removeRecord, { id: need.id, body: { version: need.version } }),
+  );
   return (
     <View style={styles.row}>
       <Txt style={styles.words}>{sayNeed(need.body, units)}</Txt>
@@ -66,7 +68,7 @@ function NewNeed({ units }: { readonly units: Units }) {
   const [draft, setDraft, clear] = useDraft('need', NO_NEED);
   const { what, where, size, count } = draft;
   const [refusal, setRefusal] = useState<string | null>(null);
-  const add = useChange((body: NeedBody) => call(routes.addRecord, { body: { body } }));
+  const add = useChange((body: NeedBody) => order(routes.addRecord, { body: { body } }));
   const submit = (): void => {
     if (add.isPending) return;
     const sides = size.trim() === '' ? null : parseSize(size, 2, units === 'inches' ? 'in' : 'mm');

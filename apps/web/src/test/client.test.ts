@@ -1,7 +1,7 @@
 import { MOST_LIST_BYTES } from '@red-shelf/contract';
 import { ApiError, call, routes, uploadList } from '../api/client';
 import { words } from '../copy/words';
-import { fakeServer, Refused } from './harness';
+import { change, fakeServer, Refused } from './harness';
 
 const refusal = async (work: Promise<unknown>) => {
   try {
@@ -15,12 +15,12 @@ const refusal = async (work: Promise<unknown>) => {
 
 test('the id goes into the path, and the body only where there is one', async () => {
   const sent = fakeServer({
-    'POST /api/supplies/a%2Fb/remove': { change: {} },
-    'GET /api/wall': { units: [] },
+    'POST /api/supplies/a%2Fb/remove': { change: change() },
+    'GET /api/wall': { roomName: 'Room', units: [] },
   });
   await call(routes.removeSupply, { id: 'a/b', body: { version: 2 } });
   await call(routes.getWall);
-  expect(sent).toEqual([{ method: 'POST', path: '/api/supplies/a%2Fb/remove', body: { version: 2 } }]);
+  expect(sent).toMatchObject([{ method: 'POST', path: '/api/supplies/a%2Fb/remove', body: { version: 2 } }]);
 });
 
 test('a refusal comes through with its sentence, code and both versions', async () => {
@@ -43,27 +43,26 @@ test('no answer at all, and an answer that is not ours, say that the server cann
   expect(await refusal(call(routes.getWall))).toMatchObject({ code: 'unreadable', status: 502 });
 });
 
-test('a command whose answer was lost is sent again under its own name; a reading is not', async () => {
-  let lost = 2;
-  const names: unknown[] = [];
-  global.fetch = jest.fn((_path: string, { headers }: RequestInit = {}) => {
-    names.push((headers as Record<string, string> | undefined)?.['Command-Id']);
-    if (lost-- > 0) return Promise.reject(new TypeError('lost'));
-    return Promise.resolve({
-      ok: true,
-      status: 200,
-      json: () => Promise.resolve({ change: {} }),
-    } as Response);
-  }) as unknown as typeof fetch;
-  await call(routes.removeSupply, { id: 'a', body: { version: 2 } });
-  expect(names).toHaveLength(3);
-  expect(new Set(names).size).toBe(1);
-  await call(routes.removeSupply, { id: 'a', body: { version: 2 } });
-  expect(names[3]).not.toBe(names[0]);
+test('an answer this app does not understand is said, and never taken for true', async () => {
+  fakeServer({ 'GET /api/wall': { roomName: 'Room', units: [{ id: 7 }] } });
+  expect(await refusal(call(routes.getWall))).toMatchObject({
+    code: 'not_understood',
+    title: words.notUnderstood,
+  });
 });
 
+const UPLOAD = {
+  id: 'i1',
+  encoding: 'utf-8',
+  delimiter: ',',
+  headings: ['Name'],
+  sample: [['Fern']],
+  rows: 1,
+  mapping: { name: 0 },
+};
+
 test('a file that is too large is not sent', async () => {
-  const sent = fakeServer({ 'POST /api/imports': { id: 'i1' } });
+  const sent = fakeServer({ 'POST /api/imports': UPLOAD });
   const file = (size: number) => ({ size }) as Blob;
   expect((await refusal(uploadList(file(MOST_LIST_BYTES * 2.5)))).title).toMatch(
     /^20 MB is too large: at most 8 MB/,

@@ -7,7 +7,7 @@ import { Dormant } from '../stash/Dormant';
 import { EditForm } from '../stash/EditForm';
 import { StockActs } from '../stash/StockActs';
 import { Needs } from '../storage/Needs';
-import { Refused, change, fakeServer, press, show, supply, type, unit } from './harness';
+import { Refused, change, fakeServer, press, record, show, supply, type, unit } from './harness';
 
 jest.mock('expo-router', () => ({
   router: { push: jest.fn(), replace: jest.fn(), setParams: jest.fn() },
@@ -150,7 +150,14 @@ test('sheets being cut and a stack being measured are remembered field by field'
 });
 
 test('a box chosen for two weeks is still chosen, until they begin', async () => {
-  const sent = server({ 'POST /api/records': { change: change({ kind: 'record' }) } });
+  const begun = record('r1', {
+    sort: 'challenge',
+    unitId: 'u1',
+    unitName: 'B Pad rack',
+    from: '2026-05-01',
+    until: '2026-05-15',
+  });
+  const sent = server({ 'POST /api/records': { change: change({ kind: 'record' }), record: begun } });
   const stash = { supplies: [supply()], wall: { roomName: 'Room', units: [unit()] }, byId: new Map() };
   const first = show(<Challenge stash={stash} />);
   fireEvent.click(screen.getByRole('radio', { name: 'B Pad rack' }));

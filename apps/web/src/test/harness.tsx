@@ -5,6 +5,7 @@ import { configure, fireEvent, render, screen } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import type { Living } from '../api/contents';
+import { Outgoing } from '../frame/Outgoing';
 import { SayProvider } from '../frame/Say';
 
 // A busy machine is slow, not wrong.
@@ -118,6 +119,8 @@ export interface Sent {
   readonly method: string;
   readonly path: string;
   readonly body: unknown;
+  /** What the client named it. */
+  readonly command?: string | undefined;
 }
 type Answer = object | ((sent: Sent) => object);
 
@@ -132,9 +135,11 @@ export function fakeServer(answers: Record<string, Answer>): Sent[] {
   global.fetch = jest.fn((path: string, init: RequestInit = {}) => {
     const method = init.method ?? 'GET';
     const body: unknown = typeof init.body === 'string' ? JSON.parse(init.body) : init.body;
-    const request = { method, path, body };
+    const command = (init.headers as Record<string, string> | undefined)?.['Command-Id'];
+    const request = { method, path, body, command };
     if (method !== 'GET') sent.push(request);
-    const known = answers[`${method} ${path}`];
+    const known =
+      answers[`${method} ${path}`] ?? answers[`${method} ${path.replace(/[0-9a-f-]{36}/, ':id')}`];
     if (known === undefined) return Promise.reject(new TypeError(`nothing at ${method} ${path}`));
     const answer = typeof known === 'function' ? (known as (sent: Sent) => object)(request) : known;
     const refused = answer instanceof Refused;
@@ -143,6 +148,7 @@ export function fakeServer(answers: Record<string, Answer>): Sent[] {
       ok: !refused,
       status: refused ? answer.problem.status : 200,
       json: () => Promise.resolve(content),
+      text: () => Promise.resolve(JSON.stringify(content)),
     } as Response);
   }) as unknown as typeof fetch;
   return sent;
@@ -156,7 +162,10 @@ export function show(screen: ReactElement) {
   return render(
     <QueryClientProvider client={client}>
       <PaperProvider settings={{ icon: () => null }}>
-        <SayProvider>{screen}</SayProvider>
+        <SayProvider>
+          <Outgoing />
+          {screen}
+        </SayProvider>
       </PaperProvider>
     </QueryClientProvider>,
   );

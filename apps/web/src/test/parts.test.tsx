@@ -164,5 +164,8 @@ test('a thing of a pile carries what the pile shares, and the pile remembers it'
     facts: { attributes: { material: 'satin' } },
     count: { items: 1, left: 9_000_000 },
   });
-  expect(sent[1]?.body).toMatchObject({ version: 5, body: { done: [{ supplyId: 's9', verdict: null }] } });
+  expect(sent[1]?.body).toMatchObject({
+    version: 5,
+    body: { done: [{ supplyId: sent[0]?.command, verdict: null }] },
+  });
 });

@@ -124,7 +124,7 @@ test('an open slot offers what fits it and has no place: the right kind, not too
 
 test('a rack is put up as its sort comes, or with other rows and columns; nonsense is refused', async () => {
   const sent = fakeServer({
-    'POST /api/units': { unit: unit(), change: change({ kind: 'unit', name: 'Marker tray' }) },
+    'POST /api/units': { unit: unit(), change: change({ kind: 'unit', name: 'Marker tray' }), lifted: [] },
   });
   show(<NewRackScreen />);
   expect(

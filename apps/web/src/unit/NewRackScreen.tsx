@@ -2,7 +2,7 @@ import { findTemplate, unitFromTemplate, UNIT_TEMPLATES, type UnitTemplate } fro
 import type { NewUnit } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { usePreferences } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { words } from '../copy/words';
@@ -40,7 +40,7 @@ function NewRack({ start, kept }: { readonly start: UnitTemplate; readonly kept:
     unitFromTemplate(template),
     units,
   );
-  const add = useChange((body: NewUnit) => call(routes.addUnit, { body }), { quiet: true });
+  const add = useChange((body: NewUnit) => order(routes.addUnit, { body }), { quiet: true });
   const submit = form.handleSubmit(async (values) => {
     const { model, rules } = readUnit(values, units);
     if (!model || !rules || add.isPending) return;

@@ -2,7 +2,7 @@ import { REACHES, ROOM_ID, STANDINGS, suits, type UnitFacts } from '@red-shelf/c
 import type { EditedUnit, UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import type { Contents, Living } from '../api/contents';
 import { usePreferences } from '../api/queries';
 import { useChange } from '../api/useChange';
@@ -66,7 +66,9 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
     forgetRest();
     router.setParams({ unit: '' });
   };
-  const keep = useChange((body: EditedUnit) => call(routes.editUnit, { id: unit.id, body }), { quiet: true });
+  const keep = useChange((body: EditedUnit) => order(routes.editUnit, { id: unit.id, body }), {
+    quiet: true,
+  });
   const planned = { ...drawn, facts };
   const leaving = unfit(planned, slots);
   const inside = slots.filter((slot) => slot !== null).length;

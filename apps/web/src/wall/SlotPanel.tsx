@@ -2,7 +2,7 @@ import { addressIn, colourDifference, FAMILY_GROUP_INFO, HAND_ID, isRefusal, may
 import type { Place, UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { call, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { hasPlace, isLoose, mainOf, useRoom, type Contents, type Living } from '../api/contents';
 import { usePreferences, type Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
@@ -97,7 +97,7 @@ function Occupied({ living: { supply, lot }, unit, slots, slot, stash }: Occupie
   const { preferences } = usePreferences();
   const room = useRoom(stash);
   const move = useChange((place: Place | null) =>
-    call(routes.placeHolding, { id: lot.id, body: { version: lot.version, place } }),
+    order(routes.placeHolding, { id: lot.id, body: { version: lot.version, place } }),
   );
   const beside = isLoose(unit)
     ? []
@@ -147,7 +147,9 @@ function Occupied({ living: { supply, lot }, unit, slots, slot, stash }: Occupie
 
 /** What can be done with the whole unit: change what it is, or take it off the wall; what lived in it stays in the stash. */
 function UnitActs({ unit, onDone }: { readonly unit: UnitView; readonly onDone: () => void }) {
-  const takeDown = useChange(() => call(routes.removeUnit, { id: unit.id, body: { version: unit.version } }));
+  const takeDown = useChange(() =>
+    order(routes.removeUnit, { id: unit.id, body: { version: unit.version } }),
+  );
   const name = `${unit.label} ${unit.name}`;
   return (
     <>
@@ -170,7 +172,7 @@ const OFFERED = 6;
 function Open({ unit, place, stash }: { unit: UnitView; place: Place; stash: Stash }) {
   const room = useRoom(stash);
   const set = useChange(({ lot }: Living) =>
-    call(routes.placeHolding, { id: lot.id, body: { version: lot.version, place } }),
+    order(routes.placeHolding, { id: lot.id, body: { version: lot.version, place } }),
   );
   const waiting = stash.supplies.flatMap((supply): Living[] => {
     const lot = mainOf(supply);

@@ -1,4 +1,14 @@
-import { effectiveHex, factsAfter, farewell, formFor, formOf, mainLot, PARTS, spaceOf, sparse } from '@red-shelf/core';
+import {
+  effectiveHex,
+  factsAfter,
+  farewell,
+  formFor,
+  formOf,
+  mainLot,
+  PARTS,
+  spaceOf,
+  sparse,
+} from '@red-shelf/core';
 import type { z } from 'zod';
 import type { verdictBody } from '../batch';
 import type { RecordView } from '../records';

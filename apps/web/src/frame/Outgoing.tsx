@@ -1,0 +1,39 @@
+import { useIsFetching, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { onNotUnderstood } from '../api/checkSoon';
+import { keys } from '../api/list';
+import { outboxOf } from '../api/outgoing';
+import { sayAway, sayRefused } from '../copy/waiting';
+import { space } from '../theme/tokens';
+import { Button } from '../ui/Button';
+import { Note } from '../ui/Note';
+import { Txt } from '../ui/Txt';
+
+/** What the person has to know of what was done here and is not with the server: it waits, or it was refused. */
+export function Outgoing() {
+  const client = useQueryClient();
+  const outbox = outboxOf(client);
+  const { waiting, refused, stuck } = useSyncExternalStore(outbox.subscribe, outbox.now);
+  const [odd, setOdd] = useState('');
+  useEffect(() => onNotUnderstood(setOdd), []);
+  // Looked at again whenever the list was asked for: an answer that does not come there is a sign too.
+  useIsFetching({ queryKey: keys.supplies });
+  const unread = client.getQueryState(keys.supplies)?.fetchFailureReason ?? null;
+  const away = stuck || (unread !== null && client.getQueryData(keys.supplies) !== undefined);
+  if (!away && refused.length === 0 && odd === '') return null;
+  return (
+    <View style={styles.all} role="status">
+      {away && <Note sort="attention">{sayAway(waiting.length)}</Note>}
+      {odd !== '' && <Note sort="error">{odd}</Note>}
+      {refused.map(({ command, change, refusal = '' }) => (
+        <Note key={command.id} sort="error">
+          <Txt>{sayRefused(change, refusal)}</Txt>
+          <Button label="Seen" onPress={() => void outbox.dismiss(command.id)} />
+        </Note>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ all: { gap: space.s, padding: space.s } });

@@ -1,0 +1,139 @@
+import type { LedgerView, SupplyView } from '@red-shelf/contract';
+import type { Page } from '@playwright/test';
+import { expect, test, type Room } from './room';
+
+test.use({ serviceWorkers: 'allow', cut: true });
+
+const NAME = 'Quiet White';
+
+/** The supply as the server has it. */
+async function onServer(room: Room, id: string): Promise<{ supply: SupplyView; ledger: LedgerView[] }> {
+  return (await (await fetch(`${room.url}/api/supplies/${id}`)).json()) as {
+    supply: SupplyView;
+    ledger: LedgerView[];
+  };
+}
+const usesIn = (ledger: readonly LedgerView[]): number => ledger.filter(({ act }) => act === 'use').length;
+
+/** Opens a supply of the demo room; answers its id. */
+async function openSupply(page: Page, room: Room, name: string): Promise<string> {
+  await page.goto(`${room.url}/stash?q=${encodeURIComponent(name)}`);
+  await page
+    .getByRole('button', { name: new RegExp(name) })
+    .first()
+    .click();
+  await page.waitForURL(/supply=/);
+  return new URL(page.url()).searchParams.get('supply') ?? '';
+}
+
+/** Waits until the app's own files are kept, so that it opens without a network. */
+const ready = (page: Page): Promise<unknown> =>
+  page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+    // What was fetched is written to disk when things have come to rest.
+    await new Promise((resolve) => setTimeout(resolve, 2500));
+  });
+
+/** Uses the supply that is open so many times, as fast as the page lets one. */
+const useOften = (page: Page, times: number): Promise<void> =>
+  page.evaluate(async (count) => {
+    for (let done = 0; done < count; await new Promise((resolve) => setTimeout(resolve, 8))) {
+      const buttons = [...document.querySelectorAll<HTMLElement>('[role=button], button')];
+      const button = buttons.find((each) => each.textContent === 'Use one');
+      if (!button) continue;
+      button.click();
+      done++;
+    }
+  }, times);
+
+test('a row of acts goes on without a network; the page is closed, opened again, and everything is there once', async ({
+  page,
+  room,
+  context,
+}) => {
+  const id = await openSupply(page, room, NAME);
+  await expect(page.getByRole('heading', { name: NAME })).toBeVisible();
+  const before = await onServer(room, id);
+  const use = page.getByRole('button', { name: 'Use one', exact: true });
+  for (let i = 0; i < 3; i++) {
+    await use.click();
+    await expect(page.getByText(`${NAME}: noted.`)).toBeVisible();
+  }
+  await ready(page);
+  await context.setOffline(true);
+  for (let i = 0; i < 4; i++) await use.click();
+  await expect(page.getByText('4 acts wait here, and will be sent when it answers.')).toBeVisible();
+  const left = before.supply.stock.left - 7;
+  await expect(page.getByText(new RegExp(`\\b${left} (sheets|left)`)).first()).toBeVisible();
+  await page.close();
+
+  const again = await context.newPage();
+  await again.goto(`${room.url}/stash`);
+  await expect(again.getByText('4 acts wait here, and will be sent when it answers.')).toBeVisible();
+  // The stash is there, and answers.
+  await again.getByRole('button', { name: 'Do I own it?' }).click();
+  await again.getByLabel('Colour, name or code').fill(NAME);
+  await expect(again.getByText(/^Yes\b/).first()).toBeVisible();
+  expect(usesIn((await onServer(room, id)).ledger)).toBe(usesIn(before.ledger) + 3);
+
+  await context.setOffline(false);
+  await expect(again.getByText(/acts? waits? here/)).toHaveCount(0);
+  await expect
+    .poll(async () => usesIn((await onServer(room, id)).ledger), { timeout: 20_000 })
+    .toBe(usesIn(before.ledger) + 7);
+  expect((await onServer(room, id)).supply.stock.left).toBe(left);
+});
+
+test('what is taken back before it was sent was never done; what was refused is said, and stays until it was seen', async ({
+  page,
+  room,
+  context,
+}) => {
+  const id = await openSupply(page, room, NAME);
+  await expect(page.getByRole('heading', { name: NAME })).toBeVisible();
+  const before = await onServer(room, id);
+  await ready(page);
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'Use one', exact: true }).click();
+  await expect(page.getByText('1 act waits here')).toBeVisible();
+  // Somebody else removes it meanwhile.
+  await fetch(`${room.url}/api/supplies/${id}/remove`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ version: before.supply.version }),
+  });
+  await page.close();
+  const again = await context.newPage();
+  await again.goto(`${room.url}/stash`);
+  await context.setOffline(false);
+  await expect(again.getByText(`Not done: “${NAME}: noted”.`)).toBeVisible({ timeout: 30_000 });
+  await again.reload();
+  await expect(again.getByText(`Not done: “${NAME}: noted”.`)).toBeVisible();
+  await again.getByRole('button', { name: 'Seen' }).click();
+  await expect(again.getByText('Not done:')).toHaveCount(0);
+  await again.reload();
+  await expect(again.getByRole('heading', { name: 'Stash' })).toBeVisible();
+  await expect(again.getByText('Not done:')).toHaveCount(0);
+});
+
+test('the server is killed twice during 500 acts of a page: each is done, and none twice', async ({
+  page,
+  room,
+}) => {
+  // The size of the window makes no difference to it.
+  test.skip(test.info().project.name !== 'wide');
+  test.setTimeout(180_000);
+  const id = await openSupply(page, room, 'Marsh Lantern');
+  await expect(page.getByRole('button', { name: 'Use one', exact: true })).toBeVisible();
+  const before = usesIn((await onServer(room, id)).ledger);
+  const acting = useOften(page, 500);
+  for (let i = 0; i < 2; i++) {
+    await page.waitForTimeout(2000);
+    await room.restart({ hard: true });
+  }
+  await acting;
+  await expect
+    .poll(async () => usesIn((await onServer(room, id)).ledger), { timeout: 120_000 })
+    .toBe(before + 500);
+  await expect(page.getByText(/acts? waits? here/)).toHaveCount(0);
+});

@@ -1,0 +1,42 @@
+/** Bundles the service worker of the built web app, with the names of all its files in it. */
+import { createHash } from 'node:crypto';
+import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { join, relative } from 'node:path';
+import { build } from 'esbuild';
+import { at, ROOT } from './lib.mjs';
+
+const dist = at('apps/web/dist');
+/** What the app never asks for. */
+const LEFT_OUT = /^(sw\.js|metadata\.json|\.stamp)$|\.map$|\/expo-router\/assets\//;
+
+function* filesBelow(folder) {
+  for (const name of readdirSync(folder).sort()) {
+    const path = join(folder, name);
+    if (statSync(path).isDirectory()) yield* filesBelow(path);
+    else yield path;
+  }
+}
+
+const files = [...filesBelow(dist)]
+  .map((path) => ({ path, name: relative(dist, path) }))
+  .filter(({ name }) => !LEFT_OUT.test(name))
+  .map(({ path, name }) => ({
+    url: `/${name}`,
+    // Files with a hash in their name never change under it.
+    revision: /[-.][0-9a-f]{32}\./.test(name)
+      ? null
+      : createHash('sha256').update(readFileSync(path)).digest('hex').slice(0, 16),
+  }));
+
+await build({
+  absWorkingDir: ROOT,
+  entryPoints: [at('apps/web/sw/sw.ts')],
+  outfile: join(dist, 'sw.js'),
+  bundle: true,
+  minify: true,
+  platform: 'browser',
+  target: 'es2022',
+  format: 'iife',
+  define: { APP_FILES: JSON.stringify(files), 'process.env.NODE_ENV': '"production"' },
+  logLevel: 'warning',
+});
