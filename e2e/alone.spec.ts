@@ -1,4 +1,4 @@
-import type { LedgerView, SupplyView } from '@red-shelf/contract';
+import type { LedgerView, SupplyView } from '../packages/contract/src';
 import type { Page } from '@playwright/test';
 import { expect, test, type Room } from './room';
 
@@ -60,7 +60,7 @@ test('a row of acts goes on without a network; the page is closed, opened again,
     await expect(page.getByText(`${NAME}: noted.`)).toBeVisible();
   }
   await ready(page);
-  await context.setOffline(true);
+  await room.stop();
   for (let i = 0; i < 4; i++) await use.click();
   await expect(page.getByText('4 acts wait here, and will be sent when it answers.')).toBeVisible();
   const left = before.supply.stock.left - 7;
@@ -72,11 +72,11 @@ test('a row of acts goes on without a network; the page is closed, opened again,
   await expect(again.getByText('4 acts wait here, and will be sent when it answers.')).toBeVisible();
   // The stash is there, and answers.
   await again.getByRole('button', { name: 'Do I own it?' }).click();
-  await again.getByLabel('Colour, name or code').fill(NAME);
-  await expect(again.getByText(/^Yes\b/).first()).toBeVisible();
-  expect(usesIn((await onServer(room, id)).ledger)).toBe(usesIn(before.ledger) + 3);
+  await again.getByLabel('Colour, name, code or place').fill(NAME);
+  await expect(again.getByTestId('verdict')).toHaveText('Yes');
 
-  await context.setOffline(false);
+  await room.start();
+  expect(usesIn((await onServer(room, id)).ledger)).toBeGreaterThanOrEqual(usesIn(before.ledger) + 3);
   await expect(again.getByText(/acts? waits? here/)).toHaveCount(0);
   await expect
     .poll(async () => usesIn((await onServer(room, id)).ledger), { timeout: 20_000 })

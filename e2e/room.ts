@@ -9,6 +9,9 @@ export interface Room {
   readonly url: string;
   /** Stops the server and starts it again over the same file; `hard` kills it in the middle of whatever it does. */
   readonly restart: (how?: { readonly hard: boolean }) => Promise<void>;
+  /** Out of reach, until it is started again. */
+  readonly stop: () => Promise<void>;
+  readonly start: () => Promise<void>;
 }
 
 /** The server as it is built and shipped. */
@@ -36,13 +39,21 @@ export const test = base.extend<{ room: Room; cut: boolean }>({
       if (message.type() === 'error' && !refused && !away) faults.push(message.text());
     });
     context.on('weberror', (failure) => faults.push(failure.error().message));
+    const stop = async (hard = false): Promise<void> => {
+      const ended = new Promise((resolve) => server.on('exit', resolve));
+      server.kill(hard ? 'SIGKILL' : 'SIGTERM');
+      await ended;
+    };
+    const start = async (): Promise<void> => {
+      ({ process: server } = await startBuilt(db, new URL(url).port));
+    };
     await use({
       url,
+      stop: () => stop(),
+      start,
       restart: async ({ hard } = { hard: false }) => {
-        const ended = new Promise((resolve) => server.on('exit', resolve));
-        server.kill(hard ? 'SIGKILL' : 'SIGTERM');
-        await ended;
-        ({ process: server } = await startBuilt(db, new URL(url).port));
+        await stop(hard);
+        await start();
       },
     });
     server.kill('SIGKILL');

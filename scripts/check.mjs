@@ -5,11 +5,9 @@ install();
 const steps = [
   ['Format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
   ['Lint and dependency direction', 'npx', ['eslint', '.']],
-  ...['packages/core', 'packages/contract', 'apps/server', 'apps/web', 'e2e'].map((project) => [
-    `Types: ${project}`,
-    'npx',
-    ['tsc', '-p', project],
-  ]),
+  ...['packages/core', 'packages/contract', 'apps/server', 'apps/web', 'apps/web/sw', 'e2e'].map(
+    (project) => [`Types: ${project}`, 'npx', ['tsc', '-p', project]],
+  ),
   ['Circles', 'node', ['scripts/circles.mjs']],
   ['Unused code', 'npx', ['knip']],
   ['Unit tests', 'npx', ['jest', '--silent']],

@@ -60,7 +60,7 @@ function nameOf(route: object): Key {
 }
 
 /** Reads an answer by the contract: what this app does not understand is said, and never shown as true. */
-export function understood<A extends z.ZodType>(schema: A, body: unknown): z.output<A> {
+function understood<A extends z.ZodType>(schema: A, body: unknown): z.output<A> {
   const read = schema.safeParse(body);
   if (read.success) return read.data;
   throw failure(200, 'not_understood', words.notUnderstood);

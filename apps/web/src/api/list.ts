@@ -90,7 +90,7 @@ export function mendRecords(
 }
 
 /** Whether a fetch of the list brings the walls and records with it. */
-export const bringsAll = (client: QueryClient): boolean => {
+const bringsAll = (client: QueryClient): boolean => {
   const list = client.getQueryData<List>(keys.supplies);
   return list !== undefined && (cameWith.get(list)?.seq ?? NO_SEQ) !== NO_SEQ;
 };

@@ -36,7 +36,7 @@ class Over<T extends { readonly id: string }> {
 
 const indexed = new WeakMap<readonly { readonly id: string }[], ReadonlyMap<string, unknown>>();
 /** Things by their id, worked out once for a list. */
-export function byIdOf<T extends { readonly id: string }>(list: readonly T[]): ReadonlyMap<string, T> {
+function byIdOf<T extends { readonly id: string }>(list: readonly T[]): ReadonlyMap<string, T> {
   const known = indexed.get(list) as ReadonlyMap<string, T> | undefined;
   if (known) return known;
   const map = new Map(list.map((each) => [each.id, each]));

@@ -10,7 +10,7 @@ import {
 } from '@red-shelf/contract';
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
-import { ApiError, call, glance, routes } from './client';
+import { ApiError, glance, routes } from './client';
 import { fetchBeside, fetchSupplies, fetchSupply, keys, orderOf } from './list';
 import { outboxOf, recordsOver, shownOver } from './outgoing';
 import type { Shown } from './overlay';

@@ -132,7 +132,8 @@ export class Refused {
 /** A server that answers what it is told, keyed by `METHOD /path`, and remembers what it was sent. */
 export function fakeServer(answers: Record<string, Answer>): Sent[] {
   const sent: Sent[] = [];
-  global.fetch = jest.fn((path: string, init: RequestInit = {}) => {
+  // As a browser does: what goes wrong on the way rejects.
+  global.fetch = jest.fn(async (path: string, init: RequestInit = {}) => {
     const method = init.method ?? 'GET';
     const body: unknown = typeof init.body === 'string' ? JSON.parse(init.body) : init.body;
     const command = (init.headers as Record<string, string> | undefined)?.['Command-Id'];
