@@ -82,6 +82,8 @@ test('an answer that is lost on its way does not count twice', async ({ page, ro
   await page.getByRole('button', { name: 'Buy', exact: true }).click();
   await page.getByRole('button', { name: 'Note it: buy' }).click();
   await expect(page.getByText(/: noted\.$/)).toBeVisible();
-  expect(await page.evaluate(() => (window as unknown as { sentTimes: () => number }).sentTimes())).toBe(2);
+  await expect
+    .poll(() => page.evaluate(() => (window as unknown as { sentTimes: () => number }).sentTimes()))
+    .toBe(2);
   await expect(page.getByText(/ · bought 1$/)).toHaveCount(1);
 });

@@ -10,7 +10,7 @@ import {
   type Shift,
   type StashEvent,
 } from '@red-shelf/core';
-import { asc, inArray } from 'drizzle-orm';
+import { asc, inArray, sql } from 'drizzle-orm';
 import { lotsOf } from './holdingRepository';
 import { chunks, touch, type Readable, type Tx } from './tx';
 import { events, postings, shifts, tallies, usage } from './schema';
@@ -158,12 +158,18 @@ async function eventsTouching(
     .map((row) => asEvent(row, posted.get(row.seq) ?? [], moved.get(row.seq) ?? []));
 }
 
-const foldOf = (supply: Counted, lots: readonly Holding[], given: readonly StashEvent[]): Folded =>
+const foldOf = (
+  supply: Counted,
+  lots: readonly Holding[],
+  given: readonly StashEvent[],
+  start?: Omit<Folded, 'unlogged'>,
+): Folded =>
   foldEvents(
     given,
     supply.id,
     new Map(lots.map(({ id, as }) => [id, { whole: as === 'whole' }])),
     countRuleOf(formFor(supply)),
+    start,
   );
 
 /** One supply's history and what it adds up to. */
@@ -179,6 +185,53 @@ export async function historyOf(
     true,
   );
   return { events: found, folded: foldOf(supply, lots, found) };
+}
+
+const NEVER_USED = { uses: 0, used: 0, lastUsedAt: null } as const;
+
+/**
+ * Adds new events to what these supplies' earlier ones came to. Events only follow one another, so that nothing has to be
+ * read again; an undo reaches back, and needs `refold`.
+ */
+export async function foldOn(tx: Tx, of: readonly Counted[], added: readonly StashEvent[]): Promise<void> {
+  const ids = of.map(({ id }) => id);
+  touch(tx, ids);
+  const lots = await lotsOf(tx, ids);
+  const before = new Map<string, typeof usage.$inferSelect>();
+  for (const some of chunks(ids))
+    for (const row of await tx.select().from(usage).where(inArray(usage.supplyId, some)))
+      before.set(row.supplyId, row);
+  const posted = new Set(added.flatMap(({ postings: each }) => each.map(({ holdingId }) => holdingId)));
+  const folded = of.map((supply) => {
+    const own = lots.get(supply.id) ?? [];
+    const start = {
+      ...(before.get(supply.id) ?? NEVER_USED),
+      tallies: new Map(own.map(({ id, items, left }) => [id, { items, left }])),
+    };
+    return { supplyId: supply.id, ...foldOf(supply, own, added, start) };
+  });
+  const sums = folded.flatMap(({ tallies: own }) =>
+    [...own].flatMap(([holdingId, { items, left }]) =>
+      posted.has(holdingId) ? [{ holdingId, items, left }] : [],
+    ),
+  );
+  for (const part of chunks(sums))
+    await tx
+      .insert(tallies)
+      .values(part)
+      .onConflictDoUpdate({
+        target: tallies.holdingId,
+        set: { items: sql`excluded.items`, left: sql`excluded.left` },
+      });
+  const used = folded.map(({ tallies: _t, unlogged: _u, ...row }) => row);
+  for (const part of chunks(used))
+    await tx
+      .insert(usage)
+      .values(part)
+      .onConflictDoUpdate({
+        target: usage.supplyId,
+        set: { uses: sql`excluded.uses`, used: sql`excluded.used`, lastUsedAt: sql`excluded.last_used_at` },
+      });
 }
 
 /** Computes tallies and usage again from the events, for these supplies. */

@@ -11,15 +11,15 @@ import { coloursCalled, suggestColours } from '../services/colourNames';
 import { stashList, type Context } from '../services/context';
 import { journal } from '../services/journal';
 import { mergeSupplies } from '../services/merge';
-import { addRecord, editRecord, listRecords, removeRecord } from '../services/records';
+import { addRecord, editRecord, removeRecord } from '../services/records';
 import { decideSupply } from '../services/verdict';
 import { cancelImport, commitImport } from '../services/importCommit';
 import { previewImport, type Uploads } from '../services/imports';
 import { placeHolding, sizeHolding } from '../services/placing';
-import { changedSince } from '../services/since';
+import { besideList, changedSince } from '../services/since';
 import { addSupply, editSupply, getSupply, removeSupply } from '../services/supplies';
 import { undoChange } from '../services/undo';
-import { addUnit, editUnit, getWall, removeUnit } from '../services/wall';
+import { addUnit, editUnit, removeUnit } from '../services/wall';
 
 const idOf = (params: Readonly<Record<string, string>>): string => params.id ?? '';
 
@@ -35,9 +35,9 @@ export function apiRoutes(context: Context, uploads: Uploads): Router {
   });
   mount(router, routes.since, ({ params }) => changedSince(context, idOf(params)));
   mount(router, routes.getSupply, ({ params }) => getSupply(context, idOf(params)));
-  mount(router, routes.listRecords, async () => ({ records: await listRecords(context) }));
+  mount(router, routes.listRecords, async () => ({ records: (await besideList(context)).records }));
   mount(router, routes.journal, async () => ({ changes: await journal(context) }));
-  mount(router, routes.getWall, () => getWall(context));
+  mount(router, routes.getWall, async () => (await besideList(context)).wall);
   mount(router, routes.previewArrange, ({ body }) => previewArrange(context, body));
   mount(router, routes.colourNames, ({ body }) => Promise.resolve({ names: suggestColours(body.query) }));
   mount(router, routes.coloursCalled, ({ body }) => Promise.resolve({ names: coloursCalled(body.names) }));

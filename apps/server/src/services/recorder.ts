@@ -10,7 +10,7 @@ import {
   type Shift,
 } from '@red-shelf/core';
 import type { ChangeView } from '@red-shelf/contract';
-import { appendEvents, refold, type EventRecord } from '../db/eventRepository';
+import { appendEvents, foldOn, refold, type EventRecord } from '../db/eventRepository';
 import { contentOf } from '../db/fingerprint';
 import { ageLots, holdingRow, insertLots, lotsByIds, lotsOf, overwriteLots } from '../db/holdingRepository';
 import { putRecord, type RecordRow } from '../db/recordRepository';
@@ -157,7 +157,9 @@ export class Recorder {
     const owners = [...(await lotsByIds(this.tx, lotIds)).values()].map(({ supplyId }) => supplyId);
     const posting = events.filter(({ act }) => act !== 'move').map(({ supplyId }) => supplyId);
     const of = await supplyRecords(this.tx, [...new Set([...owners, ...posting])]);
-    await refold(this.tx, [...of.values()]);
+    const concerned = [...of.values()];
+    if (events.some(({ act }) => act === 'undo')) await refold(this.tx, concerned);
+    else if (concerned.length > 0) await foldOn(this.tx, concerned, events);
   }
 
   /**

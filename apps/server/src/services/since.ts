@@ -1,4 +1,11 @@
-import type { RecordView, SupplyView, WallView } from '@red-shelf/contract';
+import { DEFAULT_SCHEME } from '@red-shelf/core';
+import {
+  orderName,
+  PREFERENCES_ID,
+  type RecordView,
+  type SupplyView,
+  type WallView,
+} from '@red-shelf/contract';
 import { Refusal } from '../http/problem';
 import { stashList, type Context } from './context';
 import { listRecords } from './records';
@@ -18,15 +25,29 @@ interface Since {
 export async function changedSince(context: Context, known: string): Promise<Since> {
   if (!/^\d{1,15}$/.test(known))
     throw new Refusal(422, 'invalid', 'Say the number of the last change that is known, or 0.');
-  const list = stashList(context);
-  const { seq, all, supplies, gone } = await list.since(Number(known));
+  const { seq, all, supplies, gone } = await stashList(context).since(Number(known));
+  // Read after: what is newer than the number does no harm, what is older would be missed.
+  const beside = await besideList(context);
   return {
     seq,
-    order: await list.order(),
     all,
     supplies: [...supplies],
     gone: [...gone],
-    wall: await getWall(context),
-    records: await listRecords(context),
+    ...beside,
+    order: orderOf(beside.records),
   };
 }
+
+/** The name of the person's own rainbow order. */
+function orderOf(records: readonly RecordView[]): string {
+  const kept = records.find(({ id }) => id === PREFERENCES_ID)?.body;
+  const { familyOrder, lightness } = kept?.sort === 'preferences' ? kept : DEFAULT_SCHEME;
+  return orderName(familyOrder, lightness);
+}
+
+/** Walls and records, kept ready. */
+export const besideList = (context: Context): Promise<{ wall: WallView; records: RecordView[] }> =>
+  stashList(context).beside(async () => ({
+    wall: await getWall(context),
+    records: await listRecords(context),
+  }));

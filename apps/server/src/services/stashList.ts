@@ -34,6 +34,7 @@ export class StashList {
   private seqs = new Map<string, number>();
   private stale: { supplies: Set<string>; all: boolean } = { supplies: new Set(), all: true };
   private answer: ListAnswer | null = null;
+  private short: Promise<unknown> | null = null;
   private revision = 0;
   private reading: Promise<void> = Promise.resolve();
 
@@ -41,12 +42,27 @@ export class StashList {
     store.onTouched((touched) => this.hear(touched));
   }
 
-  private hear({ supplies, all, records }: Touched): void {
+  private hear({ supplies, all, records, wall }: Touched): void {
     this.stale.all ||= all;
+    if (all || wall || records) this.short = null;
     // The list stands in the order of the preferences.
     if (records) this.answer = null;
     if (records) this.revision++;
     for (const id of supplies) this.stale.supplies.add(id);
+  }
+
+  /** Walls and records as they stand; read again only after one of them changed. */
+  beside<T>(read: () => Promise<T>): Promise<T> {
+    this.short ??= read();
+    // A reading that failed must not be remembered.
+    this.short.catch(() => (this.short = null));
+    return this.short as Promise<T>;
+  }
+
+  /** One supply as clients see it, if it is in the stash. */
+  async one(id: string): Promise<SupplyView | undefined> {
+    await this.refresh();
+    return this.views?.get(id);
   }
 
   /** Supplies as clients see them, oldest first. */
@@ -67,12 +83,6 @@ export class StashList {
   private async scheme() {
     const kept = await recordRow(this.store.read, PREFERENCES_ID);
     return kept?.removedAt === null && kept.body.sort === 'preferences' ? kept.body : DEFAULT_SCHEME;
-  }
-
-  /** The name of the person's own rainbow order. */
-  async order(): Promise<string> {
-    const { familyOrder, lightness } = await this.scheme();
-    return orderName(familyOrder, lightness);
   }
 
   /** Writes the list in the person's own rainbow order, so that no screen has to sort it first. */

@@ -19,8 +19,8 @@ import {
 } from '@red-shelf/contract';
 import { historyOf } from '../db/eventRepository';
 import type { SupplyRecord } from '../db/supplyRepository';
-import { Refusal } from '../http/problem';
-import { refuseStale, type Context } from './context';
+import { notFound, Refusal } from '../http/problem';
+import { refuseStale, stashList, type Context } from './context';
 import { mustFind } from './find';
 import { liftUnfit } from './placing';
 import { madeId, type Ports } from './ports';
@@ -34,16 +34,17 @@ export interface ChangedSupply {
 }
 
 export async function getSupply(
-  { store }: Context,
+  context: Context,
   id: string,
 ): Promise<{ supply: SupplyView; ledger: LedgerView[] }> {
-  const found = await mustFind(store.read, id);
-  const { events, folded } = await historyOf(store.read, found.supply);
+  const supply = await stashList(context).one(id);
+  if (!supply) throw notFound('supply');
+  const { events, folded } = await historyOf(context.store.read, supply);
   const ledger = events.map(({ postings: _, ...event }): LedgerView => {
     const missing = folded.unlogged.get(event.id);
     return { ...event, shifts: [...event.shifts], ...(missing ? { unlogged: missing } : {}) };
   });
-  return { supply: supplyToView(found), ledger };
+  return { supply, ledger };
 }
 
 /** A supply's record from what a person gave. */

@@ -27,7 +27,46 @@ export const writeStash = (things: [string, unknown][]) =>
   trying(stashStore, (store) => setMany(things, store));
 export const forgetStash = () => trying(stashStore, clear);
 
-export const readCommands = () => trying(commandStore, (store) => entries<string, unknown>(store));
-export const writeCommand = (id: string, kept: unknown) =>
-  trying(commandStore, (store) => set(id, kept, store));
-export const forgetCommand = (id: string) => trying(commandStore, (store) => del(id, store));
+/** Written before anything can close the page; the database, which lasts longer, has it a moment later. */
+const ahead = {
+  prefix: 'red-shelf.command.',
+  trying<T>(work: (storage: Storage) => T): T | undefined {
+    try {
+      return work(localStorage);
+    } catch {
+      return undefined;
+    }
+  },
+  write: (id: string, kept: unknown) =>
+    ahead.trying((storage) => storage.setItem(ahead.prefix + id, JSON.stringify(kept))),
+  forget: (id: string) => ahead.trying((storage) => storage.removeItem(ahead.prefix + id)),
+  read: (): [string, unknown][] =>
+    ahead.trying((storage) =>
+      Object.keys(storage)
+        .filter((key) => key.startsWith(ahead.prefix))
+        .map((key): [string, unknown] => [
+          key.slice(ahead.prefix.length),
+          JSON.parse(storage.getItem(key) ?? 'null'),
+        ]),
+    ) ?? [],
+};
+
+/** Commands that are kept, by their names. */
+export async function readCommands(): Promise<Map<string, unknown>> {
+  const kept = await trying(commandStore, (store) => entries<string, unknown>(store));
+  return new Map([...ahead.read(), ...(kept ?? [])]);
+}
+
+/** Keeps a command; by the time this returns it outlives the page, and once it ends also the browser. */
+export async function writeCommand(id: string, kept: unknown): Promise<void> {
+  ahead.write(id, kept);
+  await trying(commandStore, async (store) => {
+    await set(id, kept, store);
+    ahead.forget(id);
+  });
+}
+
+export async function forgetCommand(id: string): Promise<void> {
+  ahead.forget(id);
+  await trying(commandStore, (store) => del(id, store));
+}

@@ -80,7 +80,7 @@ export class Outbox {
   }
 
   private async left(): Promise<Kept[]> {
-    return ((await readCommands()) ?? []).flatMap(([, given]) => readKept(given) ?? []);
+    return [...(await readCommands()).values()].flatMap((given) => readKept(given) ?? []);
   }
 
   private adopt(left: readonly Kept[]): void {

@@ -25,7 +25,7 @@ beforeEach(() => {
   const client = new QueryClient();
   outbox = new Outbox(client, { onAnswer: () => undefined, onRest: () => rests++ });
 });
-const kept = async (): Promise<string[]> => ((await readCommands()) ?? []).map(([id]) => String(id));
+const kept = async (): Promise<string[]> => [...(await readCommands()).keys()];
 const amounts = (sent: readonly { body: unknown }[]) =>
   sent.map(({ body }) => (body as { amount: number }).amount);
 
