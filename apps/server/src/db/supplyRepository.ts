@@ -1,5 +1,5 @@
 import type { Holding } from '@red-shelf/core';
-import { and, asc, eq, inArray, isNull, max, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, isNull, max, sql } from 'drizzle-orm';
 import { allLots, lotsOf } from './holdingRepository';
 import { chunks, touch, type Readable, type Tx } from './tx';
 import { supplies, usage } from './schema';
@@ -104,6 +104,10 @@ export async function someSupplies(db: Readable, ids: readonly string[]): Promis
       found.push(withLots(row, lots));
   return found.sort((p, q) => (p.supply.id < q.supply.id ? -1 : 1));
 }
+
+/** Ids of supplies, removed or not, that changes after a known one touched. */
+export const touchedSince = async (db: Readable, known: number): Promise<string[]> =>
+  (await db.select({ id: supplies.id }).from(supplies).where(gt(supplies.seq, known))).map(({ id }) => id);
 
 /** One supply with its stock and places, unless it was removed. */
 export const findSupply = async (db: Readable, id: string): Promise<SupplyWithState | undefined> =>

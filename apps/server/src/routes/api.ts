@@ -28,10 +28,12 @@ export function apiRoutes(context: Context, uploads: Uploads): Router {
   const router = Router();
   mount(router, routes.health, () => Promise.resolve({ ok: true }));
   router.get(routes.listSupplies.path, async (request, response) => {
-    const { json, tag } = await stashList(context).asJson();
-    response.set({ ETag: tag, 'Cache-Control': 'no-cache' });
-    if (request.headers['if-none-match'] === tag) response.status(304).end();
-    else response.type('application/json').send(json);
+    const list = stashList(context);
+    const known = await list.tag();
+    response.set({ ETag: known, 'Cache-Control': 'no-cache' });
+    if (request.headers['if-none-match'] === known) return void response.status(304).end();
+    const { json, tag } = await list.asJson();
+    return void response.set('ETag', tag).type('application/json').send(json);
   });
   mount(router, routes.since, ({ params }) => changedSince(context, idOf(params)));
   mount(router, routes.getSupply, ({ params }) => getSupply(context, idOf(params)));

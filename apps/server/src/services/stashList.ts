@@ -1,16 +1,16 @@
 import { DEFAULT_SCHEME, keyed, makeRainbowOrder } from '@red-shelf/core';
 import { leanSupply, orderName, PREFERENCES_ID, type SupplyView } from '@red-shelf/contract';
-import { and, gt, isNotNull } from 'drizzle-orm';
 import { recordRow } from '../db/recordRepository';
 import type { Store } from '../db/open';
-import { supplies as supplyTable } from '../db/schema';
 import { LAST_CHANGED, latestSeq, type Touched } from '../db/tx';
 import { setting } from '../db/unitRepository';
-import { allSupplies, someSupplies } from '../db/supplyRepository';
+import { allSupplies, someSupplies, touchedSince, type SupplyWithState } from '../db/supplyRepository';
+import { ChangeLog } from './changeLog';
+import { ListText } from './listText';
 import { supplyToView } from './views';
 
 /** What a client that knows an older state has to learn. */
-export interface Since {
+interface Since {
   readonly seq: number;
   readonly all: boolean;
   readonly supplies: readonly SupplyView[];
@@ -18,9 +18,23 @@ export interface Since {
 }
 
 /** The whole list, and a name for exactly this state of it. */
-export interface ListAnswer {
-  readonly json: string;
+interface ListAnswer {
+  readonly json: Buffer;
   readonly tag: string;
+}
+
+/** A supply as it is shown, as lists send it, and as it is sorted. */
+interface Entry {
+  readonly view: SupplyView;
+  readonly text: string;
+  readonly key: ReturnType<typeof keyed<SupplyView>>;
+}
+function entryOf(row: SupplyWithState, before?: Entry): Entry {
+  const view = supplyToView(row);
+  const text = JSON.stringify(leanSupply(view));
+  // What was used, counted or moved stands in the rainbow where it stood.
+  const key = before?.view.version === view.version ? before.key : keyed(view);
+  return { view, text, key };
 }
 
 /**
@@ -28,99 +42,114 @@ export interface ListAnswer {
  * only what it touched is read again. Everything comes from the database; nothing is kept that a read would not give.
  */
 export class StashList {
-  private views: Map<string, SupplyView> | null = null;
-  private texts = new Map<string, string>();
-  /** Number of the change that last touched each. */
-  private seqs = new Map<string, number>();
+  /** Oldest first. */
+  private entries: Map<string, Entry> | null = null;
+  /** In the person's own rainbow order; null where that has to be found again. */
+  private sorted: { readonly order: string; readonly list: ListText } | null = null;
   private stale: { supplies: Set<string>; all: boolean } = { supplies: new Set(), all: true };
   private answer: ListAnswer | null = null;
   private short: Promise<unknown> | null = null;
+  private log: ChangeLog | null = null;
+  /** Number of the latest change, and of the latest one whose supplies were read. */
+  private seq = 0;
+  private readTo = 0;
+  private replacedAt = 0;
   private revision = 0;
   private reading: Promise<void> = Promise.resolve();
+  private readonly startedAt = Date.now().toString(36);
 
   constructor(private readonly store: Store) {
     store.onTouched((touched) => this.hear(touched));
   }
 
-  private hear({ supplies, all, records, wall }: Touched): void {
+  private hear({ supplies, all, records, wall, seq }: Touched): void {
+    this.seq = Math.max(this.seq, seq);
+    this.log?.add(seq, supplies);
+    if (all) this.replacedAt = seq;
     this.stale.all ||= all;
     if (all || wall || records) this.short = null;
     // The list stands in the order of the preferences.
-    if (records) this.answer = null;
-    if (records) this.revision++;
+    if (records) this.sorted = null;
+    if (records) this.outdated();
     for (const id of supplies) this.stale.supplies.add(id);
+  }
+
+  private outdated(): void {
+    this.answer = null;
+    this.revision++;
   }
 
   /** Walls and records as they stand; read again only after one of them changed. */
   beside<T>(read: () => Promise<T>): Promise<T> {
-    this.short ??= read();
+    if (this.short) return this.short as Promise<T>;
+    const reading = read();
+    this.short = reading;
     // A reading that failed must not be remembered.
-    this.short.catch(() => (this.short = null));
-    return this.short as Promise<T>;
+    reading.catch(() => (this.short = null));
+    return reading;
   }
 
   /** One supply as clients see it, if it is in the stash. */
   async one(id: string): Promise<SupplyView | undefined> {
     await this.refresh();
-    return this.views?.get(id);
+    return this.entries?.get(id)?.view;
   }
 
   /** Supplies as clients see them, oldest first. */
   async all(): Promise<readonly SupplyView[]> {
     await this.refresh();
-    return [...(this.views?.values() ?? [])];
+    return [...(this.entries?.values() ?? [])].map(({ view }) => view);
+  }
+
+  /** A name for exactly the state the list is in. */
+  async tag(): Promise<string> {
+    await this.refresh();
+    return `"${this.startedAt}-${this.revision}"`;
   }
 
   /** The list as it is sent. */
   async asJson(): Promise<ListAnswer> {
-    // Before reading: what is written meanwhile is asked for once more.
-    const seq = await latestSeq(this.store.read);
-    await this.refresh();
-    this.answer ??= await this.write(seq);
+    const tag = await this.tag();
+    this.answer ??= { tag, json: await this.write(this.readTo) };
     return this.answer;
   }
 
-  private async scheme() {
-    const kept = await recordRow(this.store.read, PREFERENCES_ID);
-    return kept?.removedAt === null && kept.body.sort === 'preferences' ? kept.body : DEFAULT_SCHEME;
+  /** Writes the list in the person's own rainbow order, so that no screen has to sort it first. */
+  private async write(seq: number): Promise<Buffer> {
+    const { order, list } = (this.sorted ??= await this.sort());
+    const head = `{"order":${JSON.stringify(order)},"seq":${seq},"supplies":[`;
+    return list.bytes(head, (id) => this.entries?.get(id)?.text ?? '', ']}');
   }
 
-  /** Writes the list in the person's own rainbow order, so that no screen has to sort it first. */
-  private async write(seq: number): Promise<ListAnswer> {
-    const body = await this.scheme();
-    const sorted = [...(this.views?.values() ?? [])]
-      .map((view) => keyed(view))
-      .sort(makeRainbowOrder(body))
-      .map(({ id }) => this.texts.get(id) ?? '');
-    const order = JSON.stringify(orderName(body.familyOrder, body.lightness));
+  private async sort(): Promise<{ order: string; list: ListText }> {
+    const kept = await recordRow(this.store.read, PREFERENCES_ID);
+    const scheme = kept?.removedAt === null && kept.body.sort === 'preferences' ? kept.body : DEFAULT_SCHEME;
+    const keys = [...(this.entries?.values() ?? [])].map(({ key }) => key);
     return {
-      json: `{"order":${order},"seq":${seq},"supplies":[${sorted.join(',')}]}`,
-      tag: `"${this.startedAt}-${this.revision}"`,
+      order: orderName(scheme.familyOrder, scheme.lightness),
+      list: new ListText(keys.sort(makeRainbowOrder(scheme)).map(({ id }) => id)),
     };
   }
 
   /** What changed after a number that is known, and what is gone; everything where the stash was replaced since. */
   async since(known: number): Promise<Since> {
-    const { read } = this.store;
-    const seq = await latestSeq(read);
     await this.refresh();
-    const replacedAt = Number((await setting(read, LAST_CHANGED.all)) ?? 0);
+    const { entries, replacedAt, readTo: seq } = this;
     const all = known > seq || known < replacedAt || known <= 0;
-    const views = [...(this.views?.values() ?? [])];
-    if (all) return { seq, all, supplies: views, gone: [] };
-    const gone = await read
-      .select({ id: supplyTable.id })
-      .from(supplyTable)
-      .where(and(gt(supplyTable.seq, known), isNotNull(supplyTable.removedAt)));
+    const views = entries ?? new Map<string, Entry>();
+    if (all) return { seq, all, supplies: [...views.values()].map(({ view }) => view), gone: [] };
+    const ids = [...(this.log?.after(known) ?? (await touchedSince(this.store.read, known)))];
     return {
       seq,
       all,
-      supplies: views.filter(({ id }) => (this.seqs.get(id) ?? 0) > known),
-      gone: gone.map(({ id }) => id),
+      supplies: ids.flatMap((id) => views.get(id)?.view ?? []),
+      gone: ids.filter((id) => !views.has(id)),
     };
   }
 
-  private readonly startedAt = Date.now().toString(36);
+  private isFresh(): boolean {
+    return this.entries !== null && !this.stale.all && this.stale.supplies.size === 0;
+  }
 
   /** Reads wait for one another, so that two of them never mix their halves. */
   private refresh(): Promise<void> {
@@ -130,48 +159,53 @@ export class StashList {
   }
 
   private async catchUp(): Promise<void> {
-    if (this.views && !this.stale.all && this.stale.supplies.size === 0) return;
-    const { supplies, all } = this.stale;
+    this.log ??= await this.begin();
+    // What changes from here on is read the next time.
+    const { seq, stale } = this;
+    if (this.isFresh()) {
+      this.readTo = seq;
+      return;
+    }
     this.stale = { supplies: new Set(), all: false };
     try {
-      if (all || !this.views) await this.readAll();
-      else await this.readSome(this.views, [...supplies]);
+      if (stale.all || !this.entries) await this.readAll();
+      else await this.readSome(this.entries, [...stale.supplies]);
     } catch (error) {
       this.stale = { supplies: new Set(), all: true };
       throw error;
     }
-    this.answer = null;
-    this.revision++;
+    this.readTo = seq;
+    this.outdated();
+  }
+
+  private async begin(): Promise<ChangeLog> {
+    const { read } = this.store;
+    this.seq = Math.max(this.seq, await latestSeq(read));
+    const replacedAt = Number((await setting(read, LAST_CHANGED.all)) ?? 0);
+    this.replacedAt = Math.max(this.replacedAt, replacedAt);
+    return new ChangeLog(this.seq);
   }
 
   private async readAll(): Promise<void> {
     const rows = await allSupplies(this.store.read);
-    const views = rows.map(supplyToView);
-    this.seqs = new Map(rows.map(({ supply, seq }) => [supply.id, seq]));
-    this.views = new Map(views.map((view) => [view.id, view]));
-    this.texts = new Map(views.map((view) => [view.id, JSON.stringify(leanSupply(view))]));
+    this.entries = new Map(rows.map((row) => [row.supply.id, entryOf(row)]));
+    this.sorted = null;
   }
 
-  private async readSome(views: Map<string, SupplyView>, ids: readonly string[]): Promise<void> {
+  private async readSome(entries: Map<string, Entry>, ids: readonly string[]): Promise<void> {
     const rows = await someSupplies(this.store.read, ids);
-    for (const { supply, seq } of rows) this.seqs.set(supply.id, seq);
-    const now = new Map(rows.map((row) => [row.supply.id, supplyToView(row)]));
+    const now = new Map(rows.map((row) => [row.supply.id, row]));
     let grown = false;
     for (const id of ids) {
-      const view = now.get(id);
-      if (!view) {
-        views.delete(id);
-        this.texts.delete(id);
-        continue;
-      }
-      grown ||= !views.has(id);
-      views.set(id, view);
-      this.texts.set(id, JSON.stringify(leanSupply(view)));
+      const [before, row] = [entries.get(id), now.get(id)];
+      const entry = row && entryOf(row, before);
+      if (before?.key !== entry?.key) this.sorted = null;
+      this.sorted?.list.outdate(id);
+      grown ||= !before && entry !== undefined;
+      if (entry) entries.set(id, entry);
+      else entries.delete(id);
     }
-    if (!grown) return;
-    // Something came back that is not the youngest: keep the order of ids.
-    const inOrder = <V>(map: Map<string, V>) => new Map([...map].sort(([a], [b]) => (a < b ? -1 : 1)));
-    this.views = inOrder(views);
-    this.texts = inOrder(this.texts);
+    // Something came that may not be the youngest: keep the order of ids.
+    if (grown) this.entries = new Map([...entries].sort(([a], [b]) => (a < b ? -1 : 1)));
   }
 }
