@@ -1,4 +1,7 @@
-/** Fails on a circle of imports, or on an import that points upward between packages. */
+/**
+ * Fails on a circle of imports between files or between folders, on an import that points upward between packages, and on
+ * a feature of the web app that imports another feature: features share parts, and meet in the routes.
+ */
 import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { dirname, join, relative, resolve } from 'node:path';
 import ts from 'typescript';
@@ -41,22 +44,46 @@ for (const [file, targets] of graph)
     if (from !== to && FLOORS[to] >= FLOORS[from])
       faults.push(`${relative(ROOT, file)} imports upward: ${relative(ROOT, target)}`);
   }
-const state = new Map();
-const visit = (file, trail) => {
-  if (state.get(file) === 'done') return;
-  if (state.get(file) === 'open') {
-    faults.push(
-      `circle: ${[...trail.slice(trail.indexOf(file)), file].map((path) => relative(ROOT, path)).join(' → ')}`,
-    );
-    return;
+
+/** Folders of the web app that any feature may import. All others are features. */
+const PARTS = ['api', 'colour', 'copy', 'draw', 'form', 'judge', 'row', 'theme', 'ui'];
+const isTest = (file) => /\.test\.tsx?$|\/test\//.test(file);
+/** The folder of a floor a file is in: core/src/stash. */
+const folderOf = (file) => /^(.*?\/src\/[^/]+)\//.exec(relative(ROOT, file))?.[1];
+const folders = new Map();
+for (const [file, targets] of graph)
+  for (const target of targets) {
+    const [from, to] = [folderOf(file), folderOf(target)];
+    if (!from || !to || from === to || isTest(file) || isTest(target)) continue;
+    folders.set(from, (folders.get(from) ?? new Set()).add(to));
+    const [feature, other] = [from, to].map((each) => each.replace('apps/web/src/', ''));
+    if (
+      from.startsWith('apps/web/') &&
+      feature !== 'frame' &&
+      to.startsWith('apps/web/') &&
+      !PARTS.includes(other)
+    )
+      faults.push(`${relative(ROOT, file)}: a feature imports another: ${relative(ROOT, target)}`);
   }
-  state.set(file, 'open');
-  for (const target of graph.get(file) ?? []) visit(target, [...trail, file]);
-  state.set(file, 'done');
-};
-for (const file of files) visit(file, []);
+
+function circles(edges, nameOf) {
+  const state = new Map();
+  const visit = (at, trail) => {
+    if (state.get(at) === 'done') return;
+    if (state.get(at) === 'open') {
+      faults.push(`circle: ${[...trail.slice(trail.indexOf(at)), at].map(nameOf).join(' → ')}`);
+      return;
+    }
+    state.set(at, 'open');
+    for (const target of edges.get(at) ?? []) visit(target, [...trail, at]);
+    state.set(at, 'done');
+  };
+  for (const at of edges.keys()) visit(at, []);
+}
+circles(graph, (file) => relative(ROOT, file));
+circles(folders, (folder) => folder);
 if (faults.length > 0) {
   console.error(faults.join('\n'));
   process.exit(1);
 }
-console.log(`${files.length} files, no circle, no upward import.`);
+console.log(`${files.length} files, no circle of files or folders, no upward import.`);

@@ -1,4 +1,4 @@
-import { NewRackScreen } from '../src/unit/NewRackScreen';
+import { NewRackScreen } from '../src/wall/unit/NewRackScreen';
 
 export default function NewRack() {
   return <NewRackScreen />;

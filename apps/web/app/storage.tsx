@@ -1,4 +1,4 @@
-import { StorageScreen } from '../src/storage/StorageScreen';
+import { StorageScreen } from '../src/wall/storage/StorageScreen';
 
 export default function Storage() {
   return <StorageScreen />;

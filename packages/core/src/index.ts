@@ -78,7 +78,7 @@ export {
   UnknownFormError,
 } from './kinds/registry';
 export { fitInSpace, type FitRefusal } from './storage/fit';
-export { sameSpot, type Spot as PlaceSpot } from './storage/spot';
+export { sameSpot, type Spot as PlaceSpot } from './stash/spot';
 export {
   addressIn,
   endOf,
@@ -178,18 +178,18 @@ export { eventOfEntry, OLD_ACTS, OLD_PARTS, oldLotId, oldLots, type OldEntry } f
 export { LEVELS, levelOf, sayLeft, usesAtLevel, type Level } from './stock/level';
 export { lettersMissing, parseLetters, printLetters, shortVowels, type LetterCounts } from './stock/letters';
 export { freeOf, heldByKits, type Held } from './stock/free';
-export { capVerdict, type CapVerdict } from './nudges/caps';
-export { forgottenTen } from './nudges/forgotten';
-export { dueOnes, type Due } from './nudges/due';
-export { missingPartners, type MissingPartner } from './nudges/partners';
-export { HEMISPHERES, outOfSeason, seasonOf, seasonState, type Hemisphere } from './nudges/seasons';
-export { neverUsed, type Unused } from './nudges/unused';
-export { breakUpAdvice } from './nudges/breakUp';
+export { capVerdict, type CapVerdict } from './review/caps';
+export { forgottenTen } from './review/forgotten';
+export { dueOnes, type Due } from './review/due';
+export { missingPartners, type MissingPartner } from './gaps/partners';
+export { HEMISPHERES, outOfSeason, seasonOf, seasonState, type Hemisphere } from './stash/seasons';
+export { neverUsed, type Unused } from './review/unused';
+export { breakUpAdvice } from './review/breakUp';
 export { MEDIA, paperFor, whyPaper, type Medium } from './guide/paperFor';
 export { findGaps, type Gaps, type GapSubject } from './gaps/running';
-export { fold } from './search/fold';
-export { searchable, type Searchable, type SearchSubject } from './search/subject';
-export { makeStashSearch, type StashSearch } from './search/stashSearch';
+export { fold } from './find/fold';
+export { searchable, type Searchable, type SearchSubject } from './find/subject';
+export { makeStashSearch, type StashSearch } from './find/stashSearch';
 export {
   doubling,
   nearColours,
@@ -198,17 +198,17 @@ export {
   type Owned,
   type OwnAnswer,
   type OwnReason,
-} from './own/ownIt';
-export { readBarcode, withCheckDigit, type BarcodeReading } from './own/barcode';
-export { sortOutOrder, VERDICTS, type Doubt, type SortSubject, type Verdict } from './sortout/candidates';
-export { factsAfter, farewell } from './sortout/verdict';
-export { NEEDED_AS, salvageFor, type StorageNeed } from './sortout/salvage';
-export { spaceFreed, spaceOf, type Space } from './sortout/space';
-export { zoneProgress, type ZoneProgress } from './sortout/zones';
-export { ownedOfRange, readRange, type RangeEntry, type RangeReading } from './ranges/range';
-export { meaningsOf, purposeSections, purposesOf, splitWords, type Purpose } from './gather/purposes';
-export { tagCounts, tagTwins, type TagCount } from './gather/tags';
-export { kindSpreads, type KindSpread } from './gather/spread';
+} from './find/ownIt';
+export { readBarcode, withCheckDigit, type BarcodeReading } from './find/barcode';
+export { sortOutOrder, VERDICTS, type Doubt, type SortSubject, type Verdict } from './review/candidates';
+export { factsAfter, farewell } from './review/verdict';
+export { NEEDED_AS, salvageFor, type StorageNeed } from './review/salvage';
+export { spaceFreed, spaceOf, type Space } from './review/space';
+export { zoneProgress, type ZoneProgress } from './review/zones';
+export { ownedOfRange, readRange, type RangeEntry, type RangeReading } from './gaps/range';
+export { meaningsOf, purposeSections, purposesOf, splitWords, type Purpose } from './find/purposes';
+export { tagCounts, tagTwins, type TagCount } from './find/tags';
+export { kindSpreads, type KindSpread } from './find/spread';
 export { MOST_CSV_ROWS, readCsv, type CsvRefusal, type CsvTable } from './formats/csvRead';
 export { writeCsv } from './formats/csvWrite';
 export {

@@ -1,5 +1,5 @@
 import type { RequestHandler } from 'express';
-import { Refusal } from './problem';
+import { Refusal } from '../services/refusal';
 
 const LOCAL = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/i;
 

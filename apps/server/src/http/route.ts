@@ -3,7 +3,7 @@ import { json, type Request, type Router } from 'express';
 import type { z } from 'zod';
 import type { Context } from '../services/context';
 import { runCommand } from '../services/commands';
-import { parsed } from './problem';
+import { parsed } from '../services/refusal';
 
 const readJson = json({ limit: '1mb' });
 

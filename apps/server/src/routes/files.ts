@@ -8,7 +8,7 @@ import {
 } from '@red-shelf/contract';
 import { json, raw, Router } from 'express';
 import { allSupplies } from '../db/supplyRepository';
-import { notFound, Refusal } from '../http/problem';
+import { notFound, Refusal } from '../services/refusal';
 import type { Context } from '../services/context';
 import { writeDocument } from '../services/document';
 import { receiveList, type Uploads } from '../services/imports';

@@ -2,7 +2,7 @@ import { refillRequest, type StockRequest } from '@red-shelf/core';
 import type { StockRequestBody } from '@red-shelf/contract';
 import type { SupplyWithState } from '../db/supplyRepository';
 import type { Tx } from '../db/tx';
-import { Refusal } from '../http/problem';
+import { Refusal } from './refusal';
 import { refuseStale, type Context } from './context';
 import { Recorder } from './recorder';
 import { mustFind } from './find';

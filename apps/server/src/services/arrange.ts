@@ -31,7 +31,7 @@ import { fingerprint } from '../db/fingerprint';
 import { allSupplies } from '../db/supplyRepository';
 import type { Readable } from '../db/tx';
 import { standingUnits } from '../db/unitRepository';
-import { notFound, Refusal } from '../http/problem';
+import { notFound, Refusal } from './refusal';
 import type { Context } from './context';
 import { homes, toSortable } from './homes';
 import { Recorder } from './recorder';

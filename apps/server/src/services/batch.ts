@@ -3,7 +3,7 @@ import type { BatchSet, ChangeView, GroupBody, NewSupply } from '@red-shelf/cont
 import { lotsOf } from '../db/holdingRepository';
 import type { Tx } from '../db/tx';
 import { supplyRecords, type SupplyRecord } from '../db/supplyRepository';
-import { notFound, Refusal } from '../http/problem';
+import { notFound, Refusal } from './refusal';
 import type { Context } from './context';
 import { madeId } from './ports';
 import { Recorder } from './recorder';

@@ -1,7 +1,7 @@
 import { eq, sql } from 'drizzle-orm';
 import { changes, commands, holdings, records, supplies, units } from '../db/schema';
 import type { Tx } from '../db/tx';
-import { Refusal } from '../http/problem';
+import { Refusal } from './refusal';
 import type { Context } from './context';
 
 /** A command as the client named it. */

@@ -11,7 +11,7 @@ import {
   type RoomNow,
 } from '@red-shelf/core';
 import type { StashDocument } from '@red-shelf/contract';
-import { Refusal } from '../http/problem';
+import { Refusal } from './refusal';
 
 const refuse = (what: string): never => {
   throw new Refusal(

@@ -1,5 +1,5 @@
 import type { Store } from '../db/open';
-import { Refusal } from '../http/problem';
+import { Refusal } from './refusal';
 import type { PhotoKeeping } from './photos';
 import type { Ports } from './ports';
 import { StashList } from './stashList';

@@ -3,7 +3,7 @@ import type { ImportCommit, ImportProgress } from '@red-shelf/contract';
 import { lotsOf } from '../db/holdingRepository';
 import { supplyRecord } from '../db/supplyRepository';
 import { chunks, type Tx } from '../db/tx';
-import { Refusal } from '../http/problem';
+import { Refusal } from './refusal';
 import type { Context } from './context';
 import { planUpload, type Upload, type Uploads } from './imports';
 import { Recorder } from './recorder';

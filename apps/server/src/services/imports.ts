@@ -11,7 +11,7 @@ import type { ImportChoices, ImportPreview, ImportProgress, RowView, UploadView 
 import { fingerprint } from '../db/fingerprint';
 import { allSupplies } from '../db/supplyRepository';
 import type { Readable } from '../db/tx';
-import { notFound, Refusal } from '../http/problem';
+import { notFound, Refusal } from './refusal';
 import type { Context } from './context';
 import { supplyToView } from './views';
 

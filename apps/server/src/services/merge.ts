@@ -3,7 +3,7 @@ import type { ChangeView, SupplyView } from '@red-shelf/contract';
 import { historyOf, type EventRecord } from '../db/eventRepository';
 import type { SupplyRecord, SupplyWithState } from '../db/supplyRepository';
 import type { Tx } from '../db/tx';
-import { Refusal } from '../http/problem';
+import { Refusal } from './refusal';
 import { refuseStale, type Context } from './context';
 import { liftUnfit } from './placing';
 import type { Ports } from './ports';

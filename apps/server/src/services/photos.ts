@@ -3,7 +3,7 @@ import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { PhotoView } from '@red-shelf/contract';
 import { imageSize } from 'image-size';
-import { notFound, Refusal } from '../http/problem';
+import { notFound, Refusal } from './refusal';
 import type { PreparedPhoto } from '../jobs/preparePhoto';
 import type { Ports } from './ports';
 

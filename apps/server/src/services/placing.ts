@@ -15,7 +15,7 @@ import { lotById, lotsOf } from '../db/holdingRepository';
 import { supplyRecords, type SupplyRecord } from '../db/supplyRepository';
 import type { Tx } from '../db/tx';
 import { unitRecords, type UnitRecord } from '../db/unitRepository';
-import { notFound, Refusal } from '../http/problem';
+import { notFound, Refusal } from './refusal';
 import { refuseStale, type Context } from './context';
 import { madeId } from './ports';
 import { Recorder } from './recorder';

@@ -12,7 +12,7 @@ import { recordRow, standingRecords, type RecordRow } from '../db/recordReposito
 import { supplyRecords } from '../db/supplyRepository';
 import { unitRecord } from '../db/unitRepository';
 import type { Tx } from '../db/tx';
-import { notFound, Refusal } from '../http/problem';
+import { notFound, Refusal } from './refusal';
 import { refuseStale, type Context } from './context';
 import { madeId, type Ports } from './ports';
 import { Recorder } from './recorder';

@@ -4,7 +4,7 @@ import { eq, isNull } from 'drizzle-orm';
 import { changes, snapshots } from '../db/schema';
 import { clearStash, insertStash } from '../db/stashRepository';
 import type { Tx } from '../db/tx';
-import { parsed } from '../http/problem';
+import { parsed } from './refusal';
 import { refuseInconsistent } from './consistent';
 import type { Context } from './context';
 import { writeDocument } from './document';

@@ -6,7 +6,7 @@ import {
   type SupplyView,
   type WallView,
 } from '@red-shelf/contract';
-import { Refusal } from '../http/problem';
+import { Refusal } from './refusal';
 import { stashList, type Context } from './context';
 import { listRecords } from './records';
 import { getWall } from './wall';

@@ -1,5 +1,5 @@
 import type { FormDefinition, StockRefusal } from '@red-shelf/core';
-import { Refusal } from '../http/problem';
+import { Refusal } from './refusal';
 
 /** Wording of the core's refusals; amounts of lengths are said in metres. */
 export function refusePosting(refusal: StockRefusal, form: FormDefinition): Refusal {

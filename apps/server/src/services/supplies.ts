@@ -19,7 +19,7 @@ import {
 } from '@red-shelf/contract';
 import { historyOf } from '../db/eventRepository';
 import type { SupplyRecord } from '../db/supplyRepository';
-import { notFound, Refusal } from '../http/problem';
+import { notFound, Refusal } from './refusal';
 import { refuseStale, stashList, type Context } from './context';
 import { mustFind } from './find';
 import { liftUnfit } from './placing';

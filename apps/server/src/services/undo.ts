@@ -9,7 +9,7 @@ import { changes } from '../db/schema';
 import { supplyRecords } from '../db/supplyRepository';
 import type { Tx } from '../db/tx';
 import { standingUnits, unitRecord } from '../db/unitRepository';
-import { notFound, Refusal } from '../http/problem';
+import { notFound, Refusal } from './refusal';
 import type { Context } from './context';
 import { liftUnfit, liftUnfitIn } from './placing';
 import type { Ports } from './ports';

@@ -2,7 +2,7 @@ import { HAND_ID, isOnWall, pathTo, ROOM_ID } from '@red-shelf/core';
 import type { ChangeView, EditedUnit, LiftedView, NewUnit, UnitView, WallView } from '@red-shelf/contract';
 import type { Tx } from '../db/tx';
 import { standingUnits, unitRecord, type UnitRecord } from '../db/unitRepository';
-import { notFound, Refusal } from '../http/problem';
+import { notFound, Refusal } from './refusal';
 import { refuseStale, type Context } from './context';
 import { liftUnfitIn } from './placing';
 import { madeId } from './ports';

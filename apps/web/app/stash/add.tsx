@@ -1,4 +1,4 @@
-import { AddScreen } from '../../src/stash/AddScreen';
+import { AddScreen } from '../../src/intake/AddScreen';
 
 export default function Add() {
   return <AddScreen />;

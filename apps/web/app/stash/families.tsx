@@ -1,4 +1,4 @@
-import { FamiliesScreen } from '../../src/families/FamiliesScreen';
+import { FamiliesScreen } from '../../src/arrange/families/FamiliesScreen';
 
 export default function Families() {
   return <FamiliesScreen />;

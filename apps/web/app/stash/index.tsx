@@ -1,5 +1,6 @@
 import { StashScreen } from '../../src/stash/StashScreen';
+import { SupplyPanel } from '../../src/supply/SupplyPanel';
 
 export default function Stash() {
-  return <StashScreen />;
+  return <StashScreen one={SupplyPanel} />;
 }

@@ -1,4 +1,4 @@
-import { KitsScreen } from '../../src/groups/KitsScreen';
+import { KitsScreen } from '../../src/bench/KitsScreen';
 
 export default function Kits() {
   return <KitsScreen />;

@@ -1,4 +1,4 @@
-import { LookScreen } from '../../src/look/LookScreen';
+import { LookScreen } from '../../src/review/look/LookScreen';
 
 export default function Look() {
   return <LookScreen />;

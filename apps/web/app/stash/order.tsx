@@ -1,4 +1,4 @@
-import { OrderScreen } from '../../src/order/OrderScreen';
+import { OrderScreen } from '../../src/arrange/order/OrderScreen';
 
 export default function Order() {
   return <OrderScreen />;

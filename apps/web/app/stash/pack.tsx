@@ -1,4 +1,4 @@
-import { PackScreen } from '../../src/groups/PackScreen';
+import { PackScreen } from '../../src/intake/PackScreen';
 
 export default function Pack() {
   return <PackScreen />;

@@ -1,4 +1,4 @@
-import { PileScreen } from '../../src/pile/PileScreen';
+import { PileScreen } from '../../src/intake/PileScreen';
 
 export default function Pile() {
   return <PileScreen />;

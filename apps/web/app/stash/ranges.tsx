@@ -1,4 +1,4 @@
-import { RangesScreen } from '../../src/pile/RangesScreen';
+import { RangesScreen } from '../../src/intake/RangesScreen';
 
 export default function Ranges() {
   return <RangesScreen />;

@@ -1,4 +1,4 @@
-import { SortOutScreen } from '../../src/sortout/SortOutScreen';
+import { SortOutScreen } from '../../src/review/sortout/SortOutScreen';
 
 export default function SortOut() {
   return <SortOutScreen />;

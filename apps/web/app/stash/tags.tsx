@@ -1,4 +1,4 @@
-import { TagsScreen } from '../../src/stash/TagsScreen';
+import { TagsScreen } from '../../src/review/TagsScreen';
 
 export default function Tags() {
   return <TagsScreen />;

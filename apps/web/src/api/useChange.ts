@@ -1,7 +1,7 @@
 import type { ChangeView, KeptView, LiftedView, SupplyView } from '@red-shelf/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { sayChange, sayKept, sayLifted, sayUndone, sayWaits } from '../copy/change';
-import { useSay } from '../frame/Say';
+import { useSay } from '../ui/Say';
 import { order, routes, type Order } from './client';
 import { refresh } from './list';
 import { outboxOf, perform, type Done } from './outgoing';

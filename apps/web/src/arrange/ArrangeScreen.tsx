@@ -9,7 +9,7 @@ import { isLoose } from '../api/contents';
 import { keys } from '../api/list';
 import { usePreferences, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
-import { Waiting } from '../frame/Waiting';
+import { Waiting } from '../ui/Waiting';
 import { unitTitle } from '../copy/supply';
 import { many, words } from '../copy/words';
 import { space } from '../theme/tokens';

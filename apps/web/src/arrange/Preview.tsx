@@ -11,9 +11,9 @@ import { Note } from '../ui/Note';
 import { Swatch } from '../ui/Swatch';
 import { Txt } from '../ui/Txt';
 import { useWide } from '../ui/useWide';
-import { wallScale } from '../wall/geometry';
-import { UnitHead } from '../wall/UnitBlock';
-import { UnitDrawing } from '../wall/UnitDrawing';
+import { wallScale } from '../draw/geometry';
+import { UnitHead } from '../draw/UnitBlock';
+import { UnitDrawing } from '../draw/UnitDrawing';
 import { Strip } from './Strip';
 import { sayVerdict } from './verdict';
 

@@ -1,6 +1,6 @@
 import { formFor, sayLeft, type LotAs } from '@red-shelf/core';
 import type { HoldingView, SupplyView } from '@red-shelf/contract';
-import { sayLength, type Units } from '../measure/say';
+import { sayLength, type Units } from './measure';
 
 const SORTS: Readonly<Record<Exclude<LotAs, 'whole'>, string>> = {
   pack: 'unopened packs',

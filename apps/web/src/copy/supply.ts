@@ -12,7 +12,7 @@ import type { LedgerView, SupplyView, UnitView } from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
 import { parseISO } from 'date-fns/parseISO';
-import { sayPrice } from '../measure/say';
+import { sayPrice } from './measure';
 
 /** One line under the name: "full pad · Maker · Range 418". */
 export const sayWhat = (supply: SupplyView): string => {

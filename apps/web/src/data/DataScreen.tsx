@@ -9,7 +9,7 @@ import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
-import { chooseFile, saveFrom } from './files';
+import { chooseFile, saveFrom } from '../ui/files';
 
 /** Lists in and out, and the whole stash as one document. */
 export function DataScreen() {

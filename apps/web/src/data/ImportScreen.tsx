@@ -8,7 +8,7 @@ import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
-import { chooseFile } from './files';
+import { chooseFile } from '../ui/files';
 import { MappingStep } from './MappingStep';
 
 const DELIMITERS: Readonly<Record<string, string>> = {

@@ -10,7 +10,7 @@ import {
 } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import type { Preferences } from '@red-shelf/contract';
-import { sayAttribute } from '../measure/say';
+import { sayAttribute } from '../copy/measure';
 import { readFacts, saidFacts, type FormRefusal } from './said';
 
 /** A supply as the form holds it: everything typed, nothing read yet. */

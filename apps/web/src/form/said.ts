@@ -13,7 +13,7 @@ import {
   type Kind,
 } from '@red-shelf/core';
 import type { Preferences } from '@red-shelf/contract';
-import { readMeasure, readPrice, sayLength, sayMass, sayPrice, type Units } from '../measure/say';
+import { readMeasure, readPrice, sayLength, sayMass, sayPrice, type Units } from '../copy/measure';
 
 /** What is wrong with a field of the form, in a sentence. */
 export interface FormRefusal {

@@ -3,7 +3,7 @@ import type { Facts } from '@red-shelf/core';
 import { useForm, type DefaultValues } from 'react-hook-form';
 import { ApiError } from '../api/client';
 import { usePreferences } from '../api/queries';
-import type { TakenColour } from '../colourways/taken';
+import type { TakenColour } from '../colour/taken';
 import { readForm, type SupplyForm } from './model';
 
 /** Where the contract's field stands in the form: facts are typed under `said`. */

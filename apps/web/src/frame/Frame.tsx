@@ -12,7 +12,7 @@ import { paperTheme } from '../theme/paper';
 import { colour } from '../theme/tokens';
 import { Icon, isIconName } from '../ui/Icon';
 import { openOffline } from './openOffline';
-import { SayProvider } from './Say';
+import { SayProvider } from '../ui/Say';
 import { Shell } from './Shell';
 
 const paperSettings = {

@@ -1,12 +1,12 @@
 import { FAMILY_GROUP_INFO } from '@red-shelf/core';
 import { FlashList } from '@shopify/flash-list';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type ComponentType } from 'react';
 import { ScrollView, StyleSheet, View, type TextInput } from 'react-native';
 import { usePreferences, useStash } from '../api/queries';
 import { many, thousands, words } from '../copy/words';
-import { Waiting } from '../frame/Waiting';
-import { useWhere } from '../api/where';
+import { Waiting } from '../ui/Waiting';
+import { useWhere, type Where } from '../api/where';
 import { colour, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { KindChips } from '../ui/KindChips';
@@ -16,24 +16,31 @@ import { SearchField } from '../ui/SearchField';
 import { Txt } from '../ui/Txt';
 import { useKeys } from '../ui/useKeys';
 import { useWide } from '../ui/useWide';
-import { useFound } from '../wall/useFound';
+import { useFound } from '../api/useFound';
 import { BatchBar } from './BatchBar';
 import { FilterBar } from './FilterBar';
-import { FirstSteps } from './FirstSteps';
+import { FirstSteps } from '../ui/FirstSteps';
 import { filterCount, filtersOf, paramsOf, passes, type Filters } from './filters';
-import { familyRows, foundRows, inRainbow, type StashRow } from './rows';
+import { familyRows, foundRows, type StashRow } from './rows';
+import { inRainbow } from '../api/inRainbow';
 import { StashMenu } from './StashMenu';
 import { useInSeason } from './useInSeason';
-import { SupplyPanel } from './SupplyPanel';
-import { SupplyRow } from './SupplyRow';
+import { SupplyRow } from '../row/SupplyRow';
 import { SwatchTile } from './SwatchWall';
 
 const TILES_PHONE = 4;
 const TILES_WIDE = 8;
 const ADDRESS_AFTER_MS = 500;
 
+/** What shows one supply in full, beside the list or over it. */
+interface OneProps {
+  readonly id: string;
+  readonly where: Where;
+  readonly onClose: () => void;
+}
+
 /** Every supply in rainbow order, or what a search found; the chosen one beside the list, or over it on a phone. */
-export function StashScreen() {
+export function StashScreen({ one: One }: { readonly one: ComponentType<OneProps> }) {
   const { stash, error } = useStash();
   const { preferences } = usePreferences();
   const wide = useWide();
@@ -81,7 +88,7 @@ export function StashScreen() {
   useKeys({ '/': () => field.current?.focus(), ...(chosen ? { Escape: close } : {}) });
   if (!stash) return <Waiting error={error} />;
 
-  const panel = chosen ? <SupplyPanel key={chosen} id={chosen} where={where} onClose={close} /> : null;
+  const panel = chosen ? <One key={chosen} id={chosen} where={where} onClose={close} /> : null;
   if (panel && !wide) return panel;
   const on = filterCount(filters);
   const press = picked ? pick : open;

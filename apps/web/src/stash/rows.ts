@@ -1,7 +1,6 @@
-import { keyed, makeRainbowOrder, type FamilyGroup } from '@red-shelf/core';
-import type { Preferences, SupplyView } from '@red-shelf/contract';
+import type { FamilyGroup } from '@red-shelf/core';
+import type { SupplyView } from '@red-shelf/contract';
 import type { Where } from '../api/where';
-import { isInOrder } from '../api/queries';
 
 /** A line of the stash list: a family's header, or a supply under it. */
 export type StashRow =
@@ -13,16 +12,6 @@ export type StashRow =
       readonly unplaced: number;
     }
   | { readonly sort: 'supply'; readonly supply: SupplyView };
-
-/** Supplies in the person's own rainbow order. */
-export function inRainbow(supplies: readonly SupplyView[], preferences: Preferences): readonly SupplyView[] {
-  if (isInOrder(supplies, preferences)) return supplies;
-  const order = makeRainbowOrder(preferences);
-  return supplies
-    .map((supply) => keyed(supply))
-    .sort(order)
-    .map(({ item }) => item);
-}
 
 /** Supplies in rainbow order under the headers of their families. */
 export function familyRows(ordered: readonly SupplyView[], where: Where): StashRow[] {

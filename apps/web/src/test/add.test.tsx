@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { router } from 'expo-router';
-import { AddScreen } from '../stash/AddScreen';
+import { AddScreen } from '../intake/AddScreen';
 import { change, fakeServer, show, supply } from './harness';
 
 jest.mock('expo-router', () => ({

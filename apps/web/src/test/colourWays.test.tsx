@@ -1,10 +1,10 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { ColourWays } from '../colourways/ColourWays';
-import { handlePhoto } from '../colourways/photoWork';
-import type { TakenColour } from '../colourways/taken';
-import { FamilyAsk } from '../stash/FamilyAsk';
+import { ColourWays } from '../colour/ColourWays';
+import { handlePhoto } from '../colour/photoWork';
+import type { TakenColour } from '../colour/taken';
+import { FamilyAsk } from '../form/FamilyAsk';
 import { FilterBar } from '../stash/FilterBar';
 import { filtersOf, type Filters } from '../stash/filters';
 import { DateField } from '../ui/DateField';

@@ -1,12 +1,12 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { useLocalSearchParams } from 'expo-router';
-import { KitsScreen } from '../groups/KitsScreen';
-import { Challenge } from '../look/Challenge';
-import { AddScreen } from '../stash/AddScreen';
-import { Dormant } from '../stash/Dormant';
-import { EditForm } from '../stash/EditForm';
-import { StockActs } from '../stash/StockActs';
-import { Needs } from '../storage/Needs';
+import { KitsScreen } from '../bench/KitsScreen';
+import { Challenge } from '../review/look/Challenge';
+import { AddScreen } from '../intake/AddScreen';
+import { Dormant } from '../supply/Dormant';
+import { EditForm } from '../supply/EditForm';
+import { StockActs } from '../supply/StockActs';
+import { Needs } from '../wall/storage/Needs';
 import { Refused, change, fakeServer, press, record, show, supply, type, unit } from './harness';
 
 jest.mock('expo-router', () => ({

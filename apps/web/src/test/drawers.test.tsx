@@ -2,12 +2,12 @@ import { evenGrid } from '@red-shelf/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { useLocalSearchParams } from 'expo-router';
 import { DEFAULT_PREFERENCES } from '../api/queries';
-import { OrderScreen } from '../order/OrderScreen';
+import { OrderScreen } from '../arrange/order/OrderScreen';
 import { makeWhere } from '../api/where';
-import { makeSearch } from '../stash/search';
-import { PlaceOffers } from '../stash/PlaceOffers';
-import { Pile } from '../sortout/Pile';
-import type { Session } from '../sortout/session';
+import { makeSearch } from '../api/search';
+import { PlaceOffers } from '../supply/PlaceOffers';
+import { Pile } from '../review/sortout/Pile';
+import type { Session } from '../review/sortout/session';
 import { change, fakeServer, press, record, show, supply, type, unit, type Sent } from './harness';
 
 jest.mock('expo-router', () => ({

@@ -6,7 +6,7 @@ import type { ReactElement } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import type { Living } from '../api/contents';
 import { Outgoing } from '../frame/Outgoing';
-import { SayProvider } from '../frame/Say';
+import { SayProvider } from '../ui/Say';
 
 // A busy machine is slow, not wrong.
 configure({ asyncUtilTimeout: 8000 });

@@ -1,11 +1,11 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { DataScreen } from '../data/DataScreen';
-import { chooseFile } from '../data/files';
+import { chooseFile } from '../ui/files';
 import { ImportScreen } from '../data/ImportScreen';
 import { change, fakeServer, Refused, show } from './harness';
 
 jest.mock('expo-router', () => ({ router: { push: jest.fn(), replace: jest.fn() } }));
-jest.mock('../data/files', () => ({ chooseFile: jest.fn(), saveFrom: jest.fn() }));
+jest.mock('../ui/files', () => ({ chooseFile: jest.fn(), saveFrom: jest.fn() }));
 
 beforeEach(() => localStorage.clear());
 

@@ -1,5 +1,5 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
-import { SupplyPanel } from '../stash/SupplyPanel';
+import { SupplyPanel } from '../supply/SupplyPanel';
 import { change, entry, fakeServer, Refused, show, supply, unit, type Sent } from './harness';
 
 jest.mock('expo-router', () => ({

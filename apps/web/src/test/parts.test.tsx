@@ -1,10 +1,10 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
-import { PackScreen } from '../groups/PackScreen';
-import { PileScreen } from '../pile/PileScreen';
+import { PackScreen } from '../intake/PackScreen';
+import { PileScreen } from '../intake/PileScreen';
 import { BatchBar } from '../stash/BatchBar';
-import { Manage } from '../stash/Manage';
-import { PartActs } from '../stash/PartActs';
-import { Swatches } from '../stash/Swatches';
+import { Manage } from '../supply/Manage';
+import { PartActs } from '../supply/PartActs';
+import { Swatches } from '../supply/Swatches';
 import { change, fakeServer, show, supply, unit } from './harness';
 
 jest.mock('expo-router', () => ({

@@ -1,12 +1,13 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { sayVerdict } from '../arrange/verdict';
-import { saySlot } from '../copy/slot';
-import { readAmount } from '../stash/amount';
+import { saySlot } from '../draw/saySlot';
+import { readAmount } from '../form/amount';
 import { DEFAULT_PREFERENCES } from '../api/queries';
-import { familyRows, inRainbow } from '../stash/rows';
+import { inRainbow } from '../api/inRainbow';
+import { familyRows } from '../stash/rows';
 import { makeAddresses, makeWhere } from '../api/where';
-import { makeSearch } from '../stash/search';
-import { SupplyRow } from '../stash/SupplyRow';
+import { makeSearch } from '../api/search';
+import { SupplyRow } from '../row/SupplyRow';
 import { formOf } from '@red-shelf/core';
 import { living, supply, unit } from './harness';
 

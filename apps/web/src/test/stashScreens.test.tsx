@@ -1,12 +1,12 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { router, useLocalSearchParams } from 'expo-router';
-import { FamiliesScreen } from '../families/FamiliesScreen';
-import { KitsScreen } from '../groups/KitsScreen';
+import { FamiliesScreen } from '../arrange/families/FamiliesScreen';
+import { KitsScreen } from '../bench/KitsScreen';
 import { OwnScreen } from '../own/OwnScreen';
-import { RangesScreen } from '../pile/RangesScreen';
-import { SortOutScreen } from '../sortout/SortOutScreen';
-import { LatelyScreen } from '../stash/LatelyScreen';
-import { TagsScreen } from '../stash/TagsScreen';
+import { RangesScreen } from '../intake/RangesScreen';
+import { SortOutScreen } from '../review/sortout/SortOutScreen';
+import { LatelyScreen } from '../review/LatelyScreen';
+import { TagsScreen } from '../review/TagsScreen';
 import { change, fakeServer, press, record, show, supply, unit } from './harness';
 
 jest.mock('expo-router', () => ({

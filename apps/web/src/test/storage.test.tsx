@@ -1,11 +1,11 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { router, useLocalSearchParams } from 'expo-router';
-import { LookScreen } from '../look/LookScreen';
-import { OrderScreen } from '../order/OrderScreen';
-import { SupplyFacts } from '../stash/SupplyFacts';
-import { Letters } from '../stash/Letters';
-import { StockActs } from '../stash/StockActs';
-import { StorageScreen } from '../storage/StorageScreen';
+import { LookScreen } from '../review/look/LookScreen';
+import { OrderScreen } from '../arrange/order/OrderScreen';
+import { SupplyFacts } from '../supply/SupplyFacts';
+import { Letters } from '../supply/Letters';
+import { StockActs } from '../supply/StockActs';
+import { StorageScreen } from '../wall/storage/StorageScreen';
 import { Refused, change, fakeServer, press, record, show, supply, type, unit } from './harness';
 
 jest.mock('expo-router', () => ({

@@ -1,9 +1,9 @@
 import type { SupplyView } from '@red-shelf/contract';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { router } from 'expo-router';
-import { NewRackScreen } from '../unit/NewRackScreen';
+import { NewRackScreen } from '../wall/unit/NewRackScreen';
 import { SlotPanel } from '../wall/SlotPanel';
-import { UnitDrawing } from '../wall/UnitDrawing';
+import { UnitDrawing } from '../draw/UnitDrawing';
 import { change, fakeServer, living, show, supply, unit } from './harness';
 
 jest.mock('expo-router', () => ({

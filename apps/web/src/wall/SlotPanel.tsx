@@ -1,3 +1,4 @@
+import type { SlotChoice } from '../draw/UnitBlock';
 import { addressIn, colourDifference, FAMILY_GROUP_INFO, HAND_ID, isRefusal, mayLive } from '@red-shelf/core';
 import type { Place, UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
@@ -10,8 +11,8 @@ import { sayLotAmount, sayLotWhat } from '../copy/lots';
 import { sayWarning } from '../copy/reasons';
 import { sayLastUsed, sayWhat } from '../copy/supply';
 import { many } from '../copy/words';
-import { CapNote } from '../stash/CapNote';
-import { UseButton } from '../stash/UseButton';
+import { CapNote } from '../judge/CapNote';
+import { UseButton } from '../row/UseButton';
 import { colour, LIP, radius, space, TOUCH } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Icon } from '../ui/Icon';
@@ -19,11 +20,6 @@ import { Note } from '../ui/Note';
 import { Swatch } from '../ui/Swatch';
 import { Txt } from '../ui/Txt';
 import { useWide } from '../ui/useWide';
-
-export interface SlotChoice {
-  readonly unitId: string;
-  readonly slot: number;
-}
 
 interface SlotPanelProps {
   readonly unit: UnitView;

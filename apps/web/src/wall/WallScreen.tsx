@@ -4,21 +4,22 @@ import { useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View, type TextInput } from 'react-native';
 import { countIn, hasPlace, isLoose, useContents } from '../api/contents';
 import { useStash } from '../api/queries';
-import { Waiting } from '../frame/Waiting';
+import { Waiting } from '../ui/Waiting';
 import { many, words } from '../copy/words';
 import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { PageHead } from '../ui/Page';
 import { SearchField } from '../ui/SearchField';
-import { FirstSteps } from '../stash/FirstSteps';
+import { FirstSteps } from '../ui/FirstSteps';
 import { Txt } from '../ui/Txt';
 import { useKeys } from '../ui/useKeys';
 import { useWide } from '../ui/useWide';
-import { intoColumns, stepSlot, wallScale } from './geometry';
-import { SlotPanel, type SlotChoice } from './SlotPanel';
-import { UnitBlock } from './UnitBlock';
-import { useFound } from './useFound';
+import { intoColumns, stepSlot, wallScale } from '../draw/geometry';
+import type { SlotChoice } from '../draw/UnitBlock';
+import { SlotPanel } from './SlotPanel';
+import { UnitBlock } from '../draw/UnitBlock';
+import { useFound } from '../api/useFound';
 
 /** Height of a unit's head, px. */
 const HEAD_PX = 30;

@@ -1,11 +1,11 @@
 import type { FamilyGroup } from '../colour/families';
 import { chromaOf, hueOf, type Lab } from '../colour/lab';
 import type { Finish } from '../colour/family';
-import { purposesOf } from '../gather/purposes';
-import { fold } from '../search/fold';
+import { purposesOf } from '../find/purposes';
+import { fold } from '../find/fold';
 import { bodyOf } from '../stash/body';
 import type { Facts } from '../stash/facts';
-import { seasonOf, SEASONS } from '../nudges/seasons';
+import { seasonOf, SEASONS } from '../stash/seasons';
 import type { Kind } from '../kinds/definition';
 import { KINDS } from '../kinds/definition';
 import { formsOfKind } from '../kinds/registry';

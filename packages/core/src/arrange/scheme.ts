@@ -1,6 +1,6 @@
 import type { FamilyGroup } from '../colour/families';
 import { FAMILY_GROUPS } from '../colour/families';
-import type { Purpose } from '../gather/purposes';
+import type { Purpose } from '../find/purposes';
 
 /** How to lay a rainbow out. Where pink, brown and neutrals stand is the person's choice. */
 export interface Scheme {

@@ -3,7 +3,7 @@ import { FINISHES, type Finish } from '../colour/family';
 import { parseColour } from '../colour/parse';
 import { KINDS, type FormDefinition, type Kind } from '../kinds/definition';
 import { findForm, formsOfKind, KIND_DEFINITIONS } from '../kinds/registry';
-import { fold } from '../search/fold';
+import { fold } from '../find/fold';
 import type { Facts } from '../stash/facts';
 import { factsSchema } from '../stash/factsSchema';
 import { STATUSES } from '../stash/standing';

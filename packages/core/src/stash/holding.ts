@@ -1,5 +1,5 @@
 import type { LotAs } from '../kinds/definition';
-import type { Spot } from '../storage/spot';
+import type { Spot } from './spot';
 
 /** Width and height of a flat thing, µm. */
 export interface FlatSize {

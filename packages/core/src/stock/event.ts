@@ -1,6 +1,6 @@
 import type { LotAs } from '../kinds/definition';
 import type { FlatSize } from '../stash/holding';
-import type { Spot } from '../storage/spot';
+import type { Spot } from '../stash/spot';
 
 /** What can happen. `undo` cancels an earlier event; an undo can itself be undone. */
 export const ACTS = ['count', 'use', 'buy', 'refill', 'discard', 'open', 'cut', 'move', 'undo'] as const;

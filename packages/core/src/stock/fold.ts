@@ -1,6 +1,6 @@
 import type { FormDefinition } from '../kinds/definition';
 import type { Tally } from '../stash/holding';
-import { sameSpot, type Spot } from '../storage/spot';
+import { sameSpot, type Spot } from '../stash/spot';
 import type { Posting, StashEvent } from './event';
 
 /** How a supply is counted: its form's rule, with what the person said of this one. */

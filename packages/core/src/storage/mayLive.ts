@@ -4,7 +4,7 @@ import type { Holding } from '../stash/holding';
 import type { Size } from '../kinds/definition';
 import { fitAnyWay, waysRound, type FitRefusal } from './fit';
 import { holdsOf, isSpotOf } from './models/models';
-import type { Spot } from './spot';
+import type { Spot } from '../stash/spot';
 import { HAND_ID, isOnWall, type Unit } from './unit';
 
 /** A lot that looks for a place, and what it is of. */

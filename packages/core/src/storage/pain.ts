@@ -1,6 +1,6 @@
 import type { FamilyGroup } from '../colour/families';
-import type { StockHistory } from '../nudges/idle';
-import { isIdle } from '../nudges/idle';
+import type { StockHistory } from '../stash/idle';
+import { isIdle } from '../stash/idle';
 import { labelPrint, slotLabels, type Labelled } from './labels';
 import { holdsOf } from './models/models';
 import { roomIn, type Unit } from './unit';

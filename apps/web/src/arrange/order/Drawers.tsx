@@ -1,0 +1,148 @@
+import {
+  drawerKey,
+  keepDrawers,
+  KIND_DEFINITIONS,
+  makeGroupOf,
+  pairSubjects,
+  shareIntoDrawers,
+  type Drawer,
+  type Kind,
+  type SortKey,
+} from '@red-shelf/core';
+import type { DrawersBody } from '@red-shelf/contract';
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { order, routes } from '../../api/client';
+import { recordsOf, useRecords, type Stash } from '../../api/queries';
+import { useChange } from '../../api/useChange';
+import { listOf, many } from '../../copy/words';
+import { useDraft } from '../../form/useDraft';
+import { space } from '../../theme/tokens';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Input } from '../../ui/Input';
+import { Note } from '../../ui/Note';
+import { Txt } from '../../ui/Txt';
+import { DrawerLine } from './DrawerLine';
+import { KeptDrawers } from './KeptDrawers';
+import type { SortableSupply } from '../../api/drawerPlans';
+
+interface DrawersProps {
+  /** In the order they would stand. */
+  readonly supplies: readonly SortableSupply[];
+  readonly recipe: readonly SortKey[];
+  readonly kind: Kind;
+  readonly form: string | null;
+  readonly stash: Stash;
+}
+
+/** The drawers of a kind: those that are kept, or a proposal to keep. */
+export function Drawers(props: DrawersProps) {
+  const { kind, form } = props;
+  const { data } = useRecords();
+  const plan = recordsOf(data, 'drawers').find(({ body }) => body.kind === kind && body.form === form);
+  return (
+    <View style={styles.box} role="region" aria-label="Drawers">
+      {plan ? (
+        <KeptDrawers plan={plan} supplies={props.supplies} stash={props.stash} />
+      ) : (
+        <Propose {...props} />
+      )}
+    </View>
+  );
+}
+
+const WAYS = ['in this order', 'whole groups, paired'] as const;
+const START = { typed: '6', way: WAYS[0] as string };
+
+/** So many drawers: which neighbours share one, which are split over two, so that each is about evenly filled. */
+function Propose({ supplies, recipe, kind, form }: DrawersProps) {
+  const [draft, setDraft, clear] = useDraft(`drawers.${kind}.${form ?? ''}`, START);
+  const { typed, way } = draft;
+  const n = Number(typed);
+  const valid = Number.isInteger(n) && n >= 1 && n <= 200;
+  const key = drawerKey(recipe);
+  // Where groups come back later in the order, they are gathered, so colours are taken group by group.
+  const byGroup = useMemo(() => {
+    const groupOf = makeGroupOf(key, supplies);
+    const found = new Map<string, SortableSupply[]>();
+    for (const item of supplies) {
+      const there = found.get(groupOf(item));
+      if (there) there.push(item);
+      else found.set(groupOf(item), [item]);
+    }
+    return found;
+  }, [supplies, key]);
+  const drawers = useMemo(() => {
+    const groups = [...byGroup].map(([group, { length: count }]) => ({ group, count }));
+    if (!valid) return [];
+    return way === WAYS[0] ? shareIntoDrawers(groups, n) : pairSubjects(groups, n);
+  }, [byGroup, n, valid, way]);
+  const keep = useChange((body: DrawersBody) => order(routes.addRecord, { body: { body } }));
+  const fullest = Math.max(1, ...drawers.map(({ count }) => count));
+  const submit = (): void => {
+    const holds = keepDrawers(drawers, (group) => byGroup.get(group) ?? []);
+    keep.mutate(
+      {
+        sort: 'drawers',
+        name: `Drawers of ${KIND_DEFINITIONS[kind].plural.toLowerCase()}`,
+        kind,
+        form,
+        key,
+        drawers: holds.map((drawer) => ({ ...drawer, holds: [...drawer.holds] })),
+      },
+      { onSuccess: clear },
+    );
+  };
+  return (
+    <>
+      <Txt look="strong" level={2}>
+        In how many drawers?
+      </Txt>
+      <View style={styles.row}>
+        <Input
+          label="Drawers, trays or boxes"
+          value={typed}
+          onChange={(text) => setDraft({ ...draft, typed: text })}
+          numeric
+          error={valid ? undefined : 'A whole number from 1 to 200.'}
+        />
+      </View>
+      <Choice
+        label="Shared out"
+        options={WAYS}
+        value={way}
+        onChange={(next) => setDraft({ ...draft, way: next })}
+      />
+      {supplies.length === 0 && <Note>Nothing to share out yet.</Note>}
+      <View role="list" style={styles.box}>
+        {drawers.map((drawer, i) => (
+          <DrawerLine
+            key={i}
+            number={i + 1}
+            items={drawer.parts.flatMap(({ group, from, to }) => (byGroup.get(group) ?? []).slice(from, to))}
+            fullest={fullest}
+          >
+            <Txt>{sayDrawer(drawer)}</Txt>
+          </DrawerLine>
+        ))}
+      </View>
+      {drawers.length > 0 && (
+        <Button label="Keep these drawers" main busy={keep.isPending} onPress={submit} />
+      )}
+    </>
+  );
+}
+
+/** "red and orange: 34 things", "blue, 1 to 30 of 61: 30 things". */
+export function sayDrawer({ parts, count }: Drawer): string {
+  const said = parts.map(({ group, from, to, of }) =>
+    to - from === of ? group : `${group} (${from + 1} to ${to} of ${of})`,
+  );
+  return `${listOf(said)}: ${many(count, 'thing')}`;
+}
+
+const styles = StyleSheet.create({
+  box: { gap: space.s },
+  row: { flexDirection: 'row', maxWidth: 240 },
+});

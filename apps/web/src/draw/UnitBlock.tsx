@@ -1,0 +1,76 @@
+import type { UnitView } from '@red-shelf/contract';
+import { memo, useCallback } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { countIn, isLoose, type Contents } from '../api/contents';
+import { many } from '../copy/words';
+import { colour, radius, space } from '../theme/tokens';
+import { Txt } from '../ui/Txt';
+import { UnitDrawing } from './UnitDrawing';
+
+export interface SlotChoice {
+  readonly unitId: string;
+  readonly slot: number;
+}
+
+interface UnitBlockProps {
+  readonly unit: UnitView;
+  readonly slots: Contents;
+  readonly scale: number;
+  readonly lit: ReadonlySet<string> | undefined;
+  readonly selected: number | null;
+  readonly onSelect: (choice: SlotChoice) => void;
+}
+
+/** A unit with its letter, its name and how full it is. */
+export const UnitBlock = memo(function UnitBlock({
+  unit,
+  slots,
+  scale,
+  lit,
+  selected,
+  onSelect,
+}: UnitBlockProps) {
+  const select = useCallback((slot: number) => onSelect({ unitId: unit.id, slot }), [onSelect, unit.id]);
+  return (
+    <View style={styles.block}>
+      <UnitHead unit={unit} aside={sayFilled(unit, slots)} />
+      <UnitDrawing unit={unit} slots={slots} scale={scale} lit={lit} selected={selected} onSelect={select} />
+    </View>
+  );
+});
+
+/** "12 of 60"; "14 things" where they lie loose. */
+export const sayFilled = (unit: UnitView, slots: Contents): string =>
+  isLoose(unit) ? many(countIn(slots), 'thing') : `${countIn(slots)} of ${slots.length}`;
+
+/** The label-tape letter and name of a unit. */
+export function UnitHead({ unit, aside }: { readonly unit: UnitView; readonly aside: string }) {
+  return (
+    <View style={styles.head}>
+      <View style={styles.letter}>
+        <Txt look="label" style={styles.letterText}>
+          {unit.label}
+        </Txt>
+      </View>
+      <Txt look="strong" level={2} style={styles.name} lines={1}>
+        {unit.name}
+      </Txt>
+      <Txt look="quiet">{aside}</Txt>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  block: { gap: 6 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: space.s },
+  letter: {
+    minWidth: 18,
+    height: 18,
+    borderRadius: radius.s / 2,
+    backgroundColor: colour.action,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  letterText: { color: colour.onAction, fontSize: 13 },
+  name: { flex: 1 },
+});

@@ -1,0 +1,228 @@
+import { formOf, KIND_DEFINITIONS, type Level } from '@red-shelf/core';
+import type { NewSupplyInput, SessionBody } from '@red-shelf/contract';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useEffect, useRef, useState } from 'react';
+import { useWatch } from 'react-hook-form';
+import { StyleSheet, View, type TextInput } from 'react-native';
+import { order, routes } from '../api/client';
+import { useRecords, useStash } from '../api/queries';
+import { useChange } from '../api/useChange';
+import { AttributeFields } from '../form/AttributeFields';
+import { BLANK, startSaid } from '../form/model';
+import { useSupplyForm } from '../form/useSupplyForm';
+import { Waiting } from '../ui/Waiting';
+import { space } from '../theme/tokens';
+import { AMOUNT_LABEL, readAmount } from '../form/amount';
+import { forget, remember, remembered } from '../form/draft';
+import { useDraft } from '../form/useDraft';
+import { ColourLine } from '../form/ColourLine';
+import { KindAndForm, type SupplyForm } from '../form/SupplyFields';
+import { LevelChoice } from '../form/LevelChoice';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Columns } from '../ui/Columns';
+import { Input } from '../ui/Input';
+import { Note } from '../ui/Note';
+import { Page } from '../ui/Page';
+import { RowLink } from '../ui/RowLink';
+import { Txt } from '../ui/Txt';
+import { useOnce } from '../ui/useOnce';
+import { Entered } from './Entered';
+import { PasteList } from './PasteList';
+import { isPile, sharedForm, type PileSession } from './shared';
+
+const FIRST: SupplyForm = { ...BLANK, said: startSaid(BLANK.kind, BLANK.form) };
+
+/** Entering a pile: kind and form once, then name, colour, next. A pile can be left and taken up again. */
+export function PileScreen() {
+  const { session: id } = useLocalSearchParams<{ session?: string }>();
+  const { data, error } = useRecords();
+  const sessions = (data ?? []).filter(isPile);
+  if (!data) return <Waiting error={error} />;
+  const current = sessions.find((session) => session.id === id);
+  if (current) return <Pile key={current.id} session={current} />;
+  return <StartPile open={sessions.filter(({ body }) => body.finishedOn === null)} />;
+}
+
+const NEW_PILE = 'pile.new';
+
+/** What every thing of the pile shares. */
+function StartPile({ open }: { readonly open: readonly PileSession[] }) {
+  const { form } = useSupplyForm(remembered(NEW_PILE, FIRST));
+  const given = useWatch({ control: form.control }) as SupplyForm;
+  const { kind, form: formId } = given;
+  useEffect(() => remember(NEW_PILE, given), [given]);
+  const start = useChange((body: SessionBody) => order(routes.addRecord, { body: { body } }));
+  const begin = (): void => {
+    const { maker, range, finish, said } = form.getValues();
+    const name = [KIND_DEFINITIONS[kind].plural, formOf(kind, formId).name, maker].filter(Boolean).join(', ');
+    start.mutate(
+      {
+        sort: 'session',
+        what: 'pile',
+        name,
+        kind,
+        form: formId,
+        unitId: null,
+        shared: {
+          ...Object.fromEntries(Object.entries(said).filter(([, text]) => text)),
+          maker,
+          range,
+          finish,
+        },
+        done: [],
+        waiting: [],
+        finishedOn: null,
+      },
+      {
+        onSuccess: ({ record }) => {
+          forget(NEW_PILE);
+          router.setParams({ session: record.id });
+        },
+      },
+    );
+  };
+  return (
+    <Page title="A pile at a time" narrow aside="Say once what they share">
+      {open.length > 0 && (
+        <View style={styles.box}>
+          <Txt look="strong" level={2}>
+            Take up again
+          </Txt>
+          {open.map((session) => (
+            <RowLink
+              key={session.id}
+              title={session.body.name}
+              detail={`${session.body.done.length} entered`}
+              onPress={() => router.setParams({ session: session.id })}
+            />
+          ))}
+        </View>
+      )}
+      <KindAndForm control={form.control} setValue={form.setValue} />
+      <View style={styles.row}>
+        <Field control={form.control} name="maker" label="Maker" />
+        <Field control={form.control} name="range" label="Range" />
+      </View>
+      <AttributeFields control={form.control} kind={kind} form={formId} ask="first" />
+      <Button label="Start the pile" main busy={start.isPending} onPress={begin} />
+    </Page>
+  );
+}
+
+function Pile({ session }: { readonly session: PileSession }) {
+  const { body } = session;
+  const { stash } = useStash();
+  const [pasting, setPasting] = useState(false);
+  const entered = [...body.done].reverse().flatMap(({ supplyId }) => stash?.byId.get(supplyId) ?? []);
+  const keep = useChange((next: SessionBody) =>
+    order(routes.editRecord, { id: session.id, body: { version: session.version, body: next } }),
+  );
+  // The thing added was said already; that the pile remembers it needs no words.
+  const remembering = useChange(
+    (next: SessionBody) =>
+      order(routes.editRecord, { id: session.id, body: { version: session.version, body: next } }),
+    { silent: true },
+  );
+  const note = async (ids: readonly string[]): Promise<void> => {
+    await remembering.mutateAsync({
+      ...body,
+      done: [...body.done, ...ids.map((supplyId) => ({ supplyId, verdict: null }))],
+    });
+  };
+  return (
+    <Page title={body.name} aside={`${body.done.length} entered`}>
+      <Columns
+        first={
+          pasting ? (
+            <PasteList session={session} onAdded={note} onClose={() => setPasting(false)} />
+          ) : (
+            <>
+              <OneOfPile session={session} onAdded={(id) => note([id])} />
+              <View style={styles.row}>
+                <Button label="Paste a list" onPress={() => setPasting(true)} />
+                <Button label="Leave it for now" onPress={() => router.setParams({ session: '' })} />
+                <Button
+                  label="This pile is done"
+                  onPress={() =>
+                    keep.mutate(
+                      { ...body, finishedOn: new Date().toISOString().slice(0, 10) },
+                      { onSuccess: () => router.replace('/stash') },
+                    )
+                  }
+                />
+              </View>
+            </>
+          )
+        }
+        second={<Entered supplies={entered} />}
+      />
+    </Page>
+  );
+}
+
+/** Name, colour, next: Enter adds, and the name field is ready for the next one. */
+function OneOfPile({
+  session,
+  onAdded,
+}: {
+  readonly session: PileSession;
+  readonly onAdded: (id: string) => Promise<void>;
+}) {
+  const start = remembered(`pile.${session.id}`, sharedForm(session));
+  const { form, read, startNext } = useSupplyForm(start);
+  const draft = `pile.${session.id}`;
+  const given = useWatch({ control: form.control });
+  useEffect(() => remember(draft, given), [draft, given]);
+  const colourPlace = useRef<TextInput>(null);
+  const definition = formOf(start.kind, start.form);
+  const [{ amount, level }, setCount] = useDraft<{ amount: string; level: Level }>(`${draft}.count`, {
+    amount: definition.counting === 'length' ? '9 m' : String(definition.usualPurchase),
+    level: 'full',
+  });
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const add = useChange((body: NewSupplyInput) => order(routes.addSupply, { body }));
+  const submit = useOnce(() =>
+    form.handleSubmit(async (fields) => {
+      const reading = readAmount(amount, level, definition);
+      setRefusal(reading.ok ? null : reading.message);
+      if (!reading.ok) return;
+      const body = read(fields, {}, { count: reading.count });
+      if (!body) return;
+      const { supply } = await add.mutateAsync(body);
+      await onAdded(supply.id);
+      forget(draft);
+      startNext(sharedForm(session));
+    })(),
+  );
+  return (
+    <View style={styles.box}>
+      <Field control={form.control} name="name" label="Name" onSubmit={() => colourPlace.current?.focus()} />
+      <ColourLine
+        control={form.control}
+        setValue={form.setValue}
+        onSubmit={submit}
+        colourPlace={colourPlace}
+      />
+      <View style={styles.row}>
+        <Field control={form.control} name="code" label="Code" onSubmit={submit} />
+        <Input
+          label={AMOUNT_LABEL[definition.counting]}
+          value={amount}
+          onChange={(text) => setCount({ amount: text, level })}
+          onSubmit={submit}
+        />
+      </View>
+      {definition.counting === 'fill' && (
+        <LevelChoice value={level} onChange={(next) => setCount({ amount, level: next })} />
+      )}
+      {refusal && <Note sort="error">{refusal}</Note>}
+      <Button label="Next" says="Add it, and the next one" main busy={add.isPending} onPress={submit} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { gap: space.m - 4 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+});

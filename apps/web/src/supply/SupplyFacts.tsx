@@ -1,0 +1,162 @@
+import { attributesOf, familyOf, formOf, freeOf } from '@red-shelf/core';
+import type { SupplyView } from '@red-shelf/contract';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
+import { StyleSheet, View } from 'react-native';
+import { hasPlace } from '../api/contents';
+import { usePreferences } from '../api/queries';
+import { useHeld } from '../api/useHeld';
+import { sayLastUsed, sayParts, sayStock, sayWhat } from '../copy/supply';
+import { sayAttribute, sayLength, sayPrice, type Units } from '../copy/measure';
+import { colour, space } from '../theme/tokens';
+import { Flag } from '../ui/Note';
+import { Txt } from '../ui/Txt';
+import { FamilyAsk } from '../form/FamilyAsk';
+import { Lots } from './Lots';
+import { PlaceOffers } from './PlaceOffers';
+import { useSupplyChange } from '../api/useSupplyChange';
+
+/** What is known of a supply, in the order one asks: what, where, how much, which colour, what else. */
+export function SupplyFacts({
+  supply,
+  address,
+}: {
+  readonly supply: SupplyView;
+  readonly address: string | null;
+}) {
+  const { preferences } = usePreferences();
+  const parts = sayParts(supply);
+  const held = useHeld(supply.id);
+  const aside = [
+    ...(supply.facts.reserved ?? []).map(({ project, amount }) => ({ name: project, amount })),
+    ...held.map(({ name, amount }) => ({ name: `the kit ${name}`, amount })),
+  ];
+  const { counting } = formOf(supply.kind, supply.form);
+  const said = (amount: number): string =>
+    counting === 'length' ? sayLength(amount, preferences.units) : String(amount);
+  return (
+    <View style={styles.facts}>
+      <Txt look="page" level={1}>
+        {supply.name}
+      </Txt>
+      <Txt look="quiet">
+        {sayWhat(supply)} · no. {supply.number}
+      </Txt>
+      <Lots supply={supply} address={address} />
+      {!hasPlace(supply) && <PlaceOffers supply={supply} />}
+      <Standing supply={supply} />
+      <Txt>
+        <Txt look="number">{sayStock(supply)}</Txt> · {sayLastUsed(supply)}
+      </Txt>
+      {parts && <Txt>{parts}</Txt>}
+      {aside.length > 0 && (
+        <Txt>
+          {aside.map(({ name, amount }) => `${said(amount)} put aside for ${name}`).join(', ')};{' '}
+          <Txt look="number">{said(freeOf(supply.stock.left, supply.facts, held))} free</Txt>
+        </Txt>
+      )}
+      {supply.facts.dormant && (
+        <Txt>
+          Asleep: it was for {supply.facts.dormant.purpose}. To look at again on{' '}
+          {day(supply.facts.dormant.wakeOn)}.
+        </Txt>
+      )}
+      <FamilyLine supply={supply} />
+      <Details supply={supply} units={preferences.units} />
+      {supply.note !== '' && <Txt>{supply.note}</Txt>}
+    </View>
+  );
+}
+
+const day = (date: string): string => format(parseISO(date), 'd MMM yyyy');
+
+/** Its standing, grade and tags, where they say something. */
+function Standing({ supply: { facts } }: { readonly supply: SupplyView }) {
+  const flags = [
+    facts.status && facts.status !== 'current'
+      ? `${facts.status}${facts.status === 'trial' && facts.decideOn ? ` until ${day(facts.decideOn)}` : ''}`
+      : null,
+    facts.grade ?? null,
+    facts.collection ? 'collection, leave in peace' : null,
+    ...(facts.tags ?? []),
+  ].flatMap((flag) => flag ?? []);
+  if (flags.length === 0) return null;
+  return (
+    <View style={styles.flags}>
+      {flags.map((flag) => (
+        <Flag key={flag} label={flag} />
+      ))}
+    </View>
+  );
+}
+
+function FamilyLine({ supply }: { readonly supply: SupplyView }) {
+  const opinion = familyOf(supply.hex, supply.finish);
+  const file = useSupplyChange(supply);
+  const family = supply.familyOverride
+    ? `${supply.familyOverride}, by your word${supply.familyReason ? `: ${supply.familyReason}` : ''}`
+    : `${supply.family} (${Math.round(opinion.confidence * 100)}% sure, else ${opinion.runnerUp})`;
+  return (
+    <>
+      <Txt look="quiet">
+        {supply.hex}
+        {supply.finish === 'matte' ? '' : ` · ${supply.finish}`} · {family}
+      </Txt>
+      <FamilyAsk
+        hex={supply.hex}
+        finish={supply.finish}
+        override={supply.familyOverride}
+        onChoose={(familyOverride, familyReason) => file.mutate({ familyOverride, familyReason })}
+      />
+    </>
+  );
+}
+
+/** Attributes and the rest of the facts, one line each. */
+function Details({ supply, units }: { readonly supply: SupplyView; readonly units: Units }) {
+  const { facts, kind, form } = supply;
+  const { size } = facts;
+  const attributes = attributesOf(kind, form).flatMap((attribute) => {
+    const said = sayAttribute(attribute, facts.attributes?.[attribute.id], units);
+    return said === null ? [] : [[attribute.name, said] as const];
+  });
+  const lines: (readonly [string, string])[] = [
+    ...attributes,
+    ...(size
+      ? [
+          [
+            'Outside',
+            [size.widthUm, size.heightUm, size.depthUm].map((um) => sayLength(um, units)).join(' × '),
+          ] as const,
+        ]
+      : []),
+    ...(facts.spares === undefined ? [] : [['Spares meant', String(facts.spares)] as const]),
+    ...(facts.price ? [['Price', sayPrice(facts.price)] as const] : []),
+    ...(facts.source ? [['From', facts.source] as const] : []),
+    ...(facts.acquiredOn ? [['Acquired', day(facts.acquiredOn)] as const] : []),
+    ...(facts.openedOn ? [['Opened', day(facts.openedOn)] as const] : []),
+    ...(facts.barcode ? [['Barcode', facts.barcode] as const] : []),
+  ];
+  return (
+    <View>
+      {lines.map(([name, value]) => (
+        <View key={name} style={styles.line}>
+          <Txt look="quiet" style={styles.name}>
+            {name}
+          </Txt>
+          <Txt look="quiet" style={styles.value}>
+            {value}
+          </Txt>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  facts: { gap: 6 },
+  flags: { flexDirection: 'row', flexWrap: 'wrap', gap: space.xs },
+  line: { flexDirection: 'row', gap: space.s },
+  name: { width: 110 },
+  value: { flex: 1, color: colour.text },
+});

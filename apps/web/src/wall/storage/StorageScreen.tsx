@@ -1,0 +1,144 @@
+import { isOnWall, pathTo } from '@red-shelf/core';
+import type { UnitView } from '@red-shelf/contract';
+import { router, useLocalSearchParams } from 'expo-router';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { useStash } from '../../api/queries';
+import { unitTitle } from '../../copy/supply';
+import { Waiting } from '../../ui/Waiting';
+import { colour, LIP, space, TOUCH } from '../../theme/tokens';
+import { Button } from '../../ui/Button';
+import { Columns } from '../../ui/Columns';
+import { Flag, Note } from '../../ui/Note';
+import { Page } from '../../ui/Page';
+import { Txt } from '../../ui/Txt';
+import { sayFilled, UnitHead } from '../../draw/UnitBlock';
+import { KindLimits } from './KindLimits';
+import { Needs } from './Needs';
+import { usePains } from '../../judge/PainList';
+import { sayPain } from '../../judge/painWords';
+import { UnitEdit } from '../unit/UnitEdit';
+
+/** All storage: what stands on the wall with where it hurts, what is spare, what was retired, and what is still needed. */
+export function StorageScreen() {
+  const { unit: chosen } = useLocalSearchParams<{ unit?: string }>();
+  const { stash, error } = useStash();
+  const { slots, judged } = usePains(stash);
+  if (!stash) return <Waiting error={error} />;
+  const current = stash.wall.units.find(({ id }) => id === chosen);
+  if (current)
+    return (
+      <UnitEdit
+        key={`${current.id} ${current.version}`}
+        unit={current}
+        units={stash.wall.units}
+        slots={slots.get(current.id) ?? []}
+      />
+    );
+  const onWall = judged.filter(({ unit }) => isOnWall(unit));
+  const away = judged.filter(({ unit }) => !isOnWall(unit));
+  const unitById = new Map(stash.wall.units.map((unit) => [unit.id, unit]));
+  /** What it stands in, where that is not the room itself. */
+  const standsIn = (unit: UnitView): string[] =>
+    pathTo(unit, unitById)
+      .slice(0, -1)
+      .map((above) => `in ${unitTitle(above)}`);
+  const worst = onWall[0];
+  return (
+    <Page title="Storage" aside={`${onWall.length} on the wall · ${away.length} put away`}>
+      <Columns
+        first={
+          <>
+            {worst && worst.score > 0 && (
+              <Note>{`Start with ${unitTitle(worst.unit)}: ${worst.pains.map(sayPain).join(', ')}.`}</Note>
+            )}
+            <View role="list" aria-label="Storage, where it hurts most first" style={styles.list}>
+              {onWall.map(({ unit, pains }) => (
+                <UnitRow
+                  key={unit.id}
+                  unit={unit}
+                  aside={[sayFilled(unit, slots.get(unit.id) ?? []), ...standsIn(unit)].join(' · ')}
+                  flags={pains.map(sayPain)}
+                />
+              ))}
+            </View>
+            {away.length > 0 && (
+              <View style={styles.list}>
+                <Txt look="strong" level={2}>
+                  Put away
+                </Txt>
+                <View role="list" aria-label="Put away" style={styles.list}>
+                  {away.map(({ unit }) => (
+                    <UnitRow
+                      key={unit.id}
+                      unit={unit}
+                      aside={
+                        unit.facts.keptAt
+                          ? `in ${unit.facts.keptAt}`
+                          : sayFilled(unit, slots.get(unit.id) ?? [])
+                      }
+                      flags={[unit.facts.standing ?? '']}
+                    />
+                  ))}
+                </View>
+              </View>
+            )}
+            <View style={styles.acts}>
+              <Button label="Put up a rack" icon="plus" onPress={() => router.push('/rack')} />
+            </View>
+          </>
+        }
+        second={
+          <>
+            <KindLimits />
+            <Needs />
+          </>
+        }
+      />
+    </Page>
+  );
+}
+
+function UnitRow({
+  unit,
+  aside,
+  flags,
+}: {
+  readonly unit: UnitView;
+  readonly aside: string;
+  readonly flags: readonly string[];
+}) {
+  return (
+    <View role="listitem">
+      <Pressable
+        role="link"
+        aria-label={unitTitle(unit)}
+        onPress={() => router.setParams({ unit: unit.id })}
+        style={styles.row}
+      >
+        <UnitHead unit={unit} aside={aside} />
+        <View style={styles.acts}>
+          {flags.length === 0 ? (
+            <Txt look="quiet">works well</Txt>
+          ) : (
+            flags.map((flag) => <Flag key={flag} label={flag} />)
+          )}
+        </View>
+      </Pressable>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: space.s },
+  row: {
+    gap: space.s,
+    minHeight: TOUCH,
+    padding: space.m - 4,
+    backgroundColor: colour.card,
+    borderWidth: 1,
+    borderColor: colour.hairline,
+    borderLeftWidth: LIP,
+    borderLeftColor: colour.hairline,
+  },
+  acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+});

@@ -1,0 +1,86 @@
+import { findTemplate, unitFromTemplate, UNIT_TEMPLATES, type UnitTemplate } from '@red-shelf/core';
+import type { NewUnit } from '@red-shelf/contract';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { order, routes } from '../../api/client';
+import { usePreferences } from '../../api/queries';
+import { useChange } from '../../api/useChange';
+import { words } from '../../copy/words';
+import { Button } from '../../ui/Button';
+import { Caution } from '../../ui/Caution';
+import { Columns } from '../../ui/Columns';
+import { Note } from '../../ui/Note';
+import { Page } from '../../ui/Page';
+import { useWide } from '../../ui/useWide';
+import { readUnit, saidOf } from './said';
+import { TemplateChoice } from './TemplateChoice';
+import { UnitFields } from './UnitFields';
+import { UnitPreview } from './UnitPreview';
+import { useUnitForm } from './useUnitForm';
+
+const [FIRST] = UNIT_TEMPLATES;
+
+/** Put up a unit: start from a sort of it, say its sizes, see it drawn as one types. */
+export function NewRackScreen() {
+  const { template: asked } = useLocalSearchParams<{ template?: string }>();
+  const start = (asked && findTemplate(asked)) || FIRST;
+  return start ? <NewRack key={start.id} start={start} kept={!asked} /> : null;
+}
+
+function NewRack({ start, kept }: { readonly start: UnitTemplate; readonly kept: boolean }) {
+  const { preferences } = usePreferences();
+  const { units } = preferences;
+  const wide = useWide();
+  const [template, setTemplate] = useState(start);
+  // A rack that was asked for is not mixed with one that was begun.
+  const name = kept ? 'unit.new' : `unit.new.${start.id}`;
+  const { form, said, drawn, clear } = useUnitForm(
+    name,
+    saidOf(unitFromTemplate(start), units),
+    unitFromTemplate(template),
+    units,
+  );
+  const add = useChange((body: NewUnit) => order(routes.addUnit, { body }), { quiet: true });
+  const submit = form.handleSubmit(async (values) => {
+    const { model, rules } = readUnit(values, units);
+    if (!model || !rules || add.isPending) return;
+    const label = values.label.trim();
+    await add.mutateAsync({
+      template: template.id,
+      name: values.name,
+      model,
+      rules,
+      ...(label === '' ? {} : { label }),
+    });
+    clear();
+    router.replace('/');
+  });
+  return (
+    <Page title="Put up a rack">
+      <TemplateChoice
+        chosen={template.id}
+        onChoose={(next) => {
+          setTemplate(next);
+          form.reset(saidOf(unitFromTemplate(next), units));
+        }}
+      />
+      <Columns
+        first={
+          <>
+            {!wide && <UnitPreview unit={drawn} contents={[]} units={units} />}
+            <UnitFields control={form.control} how={said.how} />
+            {add.error && <Note sort="error">{add.error.message}</Note>}
+            <Caution id="heavy">{words.heavy}</Caution>
+            <Button
+              label="Put it up"
+              main
+              busy={add.isPending}
+              onPress={() => void submit().catch(() => undefined)}
+            />
+          </>
+        }
+        second={wide && <UnitPreview unit={drawn} contents={[]} units={units} />}
+      />
+    </Page>
+  );
+}

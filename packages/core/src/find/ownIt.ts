@@ -1,0 +1,157 @@
+import { parseColour } from '../colour/parse';
+import { sayDifference, type SaidDifference } from '../colour/sayDifference';
+import { ciede2000, labOf } from '../colour/lab';
+import { fold } from './fold';
+import { sameManner, type Ground, type Made } from '../stash/swatch';
+import type { Facts } from '../stash/facts';
+import { distance } from 'fastest-levenshtein';
+import { normaliseBarcode } from './barcode';
+
+/** A supply as the question "do I own it?" sees it. */
+export interface Owned {
+  readonly id: string;
+  /** The short number it is known by. */
+  readonly number?: number;
+  readonly kind: string;
+  readonly name: string;
+  readonly maker: string;
+  readonly range: string;
+  readonly code: string;
+  readonly hex: string;
+  readonly stock: { readonly items: number; readonly left: number };
+  readonly facts: Facts;
+}
+
+/** Why a supply answers the question. */
+export type OwnReason =
+  | { readonly sort: 'exact'; readonly by: 'name' | 'code' | 'barcode' | 'number' }
+  | { readonly sort: 'near name' }
+  | { readonly sort: 'near colour'; readonly difference: SaidDifference };
+export interface OwnAnswer<T> {
+  readonly item: T;
+  readonly reason: OwnReason;
+}
+
+/** Colours further away than this are no answer. */
+const NEAR_COLOUR = 8;
+const MOST_NEAR = 12;
+const MOST_OF_A_KIND = 4;
+
+const RANK: Readonly<Record<OwnReason['sort'], number>> = { exact: 0, 'near name': 1, 'near colour': 2 };
+const worth = ({ reason }: OwnAnswer<unknown>): number =>
+  RANK[reason.sort] * 1000 + (reason.sort === 'near colour' ? reason.difference.deltaE : 0);
+
+const initials = (text: string): string => fold(text).replace(/[^a-z0-9 ]/g, '');
+
+function nearName(asked: string, name: string): boolean {
+  if (asked.length < 4) return false;
+  if (name.includes(asked)) return true;
+  const sortWords = (text: string) => text.split(' ').sort().join(' ');
+  return (
+    Math.min(distance(asked, name), distance(sortWords(asked), sortWords(name))) <=
+    Math.floor(asked.length / 5)
+  );
+}
+
+/** The colour of a supply to compare with: like with like when a manner is asked, else its own. */
+function colourOf({ hex, facts }: Owned, manner?: { made: Made; ground: Ground }): string {
+  const like = manner && facts.swatches?.find((swatch) => sameManner(swatch, manner));
+  return like?.hex ?? hex;
+}
+
+/**
+ * "Do I own it?" – from a name, a code, a barcode, a number (`no. 42`) or a hex: exact answers first,
+ * then near names, then near colours with the difference in words. An empty list is a "no".
+ */
+export function ownIt<T extends Owned>(
+  question: string,
+  owned: readonly T[],
+  manner?: { made: Made; ground: Ground },
+): OwnAnswer<T>[] {
+  const asked = initials(question);
+  const colour = /^#|^[0-9a-f]{6}$|^rgb/i.test(question.trim()) ? parseColour(question) : null;
+  if (colour?.ok) return nearColours(colour.hex, owned, manner);
+  if (asked === '') return [];
+  const barcode = normaliseBarcode(question);
+  const numbered = Number(/^no\.?\s*(\d{1,6})$/i.exec(question.trim())?.[1] ?? 0);
+  const answers = owned.flatMap((item): OwnAnswer<T>[] => {
+    const name = initials(item.name);
+    const exact = (by: 'name' | 'code' | 'barcode' | 'number'): OwnAnswer<T>[] => [
+      { item, reason: { sort: 'exact', by } },
+    ];
+    if (barcode && item.facts.barcode && normaliseBarcode(item.facts.barcode) === barcode)
+      return exact('barcode');
+    if (numbered && item.number === numbered) return exact('number');
+    if (item.code !== '' && initials(item.code) === asked) return exact('code');
+    const known = [
+      name,
+      `${initials(item.maker)} ${name}`,
+      `${initials(item.range)} ${name}`,
+      `${name} ${initials(item.code)}`,
+    ];
+    if (known.includes(asked)) return exact('name');
+    return nearName(asked, name) ? [{ item, reason: { sort: 'near name' } }] : [];
+  });
+  return answers.sort((p, q) => worth(p) - worth(q));
+}
+
+/** Every owned thing as far as it is from a colour, the nearest first; equally near ones by id. */
+function byDistance<T extends Owned>(
+  hex: string,
+  owned: readonly T[],
+  manner?: { made: Made; ground: Ground },
+): { item: T; seen: string; deltaE: number }[] {
+  const wanted = labOf(hex);
+  return owned
+    .map((item) => ({ item, seen: colourOf(item, manner) }))
+    .map(({ item, seen }) => ({ item, seen, deltaE: ciede2000(wanted, labOf(seen)) }))
+    .sort((p, q) => p.deltaE - q.deltaE || (p.item.id < q.item.id ? -1 : 1));
+}
+
+/** Owned things near a colour, the nearest first; of several kinds a few of each, so that none crowds out another. */
+export function nearColours<T extends Owned>(
+  hex: string,
+  owned: readonly T[],
+  manner?: { made: Made; ground: Ground },
+): OwnAnswer<T>[] {
+  const near = byDistance(hex, owned, manner).filter(({ deltaE }) => deltaE <= NEAR_COLOUR);
+  const most = new Set(near.map(({ item }) => item.kind)).size > 1 ? MOST_OF_A_KIND : MOST_NEAR;
+  const taken = new Map<string, number>();
+  return near
+    .filter(({ item: { kind } }) => {
+      const nth = (taken.get(kind) ?? 0) + 1;
+      taken.set(kind, nth);
+      return nth <= most;
+    })
+    .map(({ item, seen }) => ({
+      item,
+      reason: { sort: 'near colour', difference: sayDifference(hex, seen) },
+    }));
+}
+
+/** For every kind with nothing near a colour, the nearest there is of it, however far: what could stand in. */
+export function nearestElse<T extends Owned>(
+  hex: string,
+  owned: readonly T[],
+  manner?: { made: Made; ground: Ground },
+): OwnAnswer<T>[] {
+  const first = new Map<string, { item: T; seen: string; deltaE: number }>();
+  for (const each of byDistance(hex, owned, manner))
+    if (!first.has(each.item.kind)) first.set(each.item.kind, each);
+  return [...first.values()]
+    .filter(({ deltaE }) => deltaE > NEAR_COLOUR)
+    .map(({ item, seen }) => ({
+      item,
+      reason: { sort: 'near colour', difference: sayDifference(hex, seen) },
+    }));
+}
+
+/** Whether buying one more would be a double: how many there are against the spares that are meant. */
+export function doubling(
+  { stock, facts }: Owned,
+  counting: string,
+): { have: number; meant: number; double: boolean } {
+  const have = counting === 'fill' ? stock.items : stock.left > 0 ? 1 : 0;
+  const meant = 1 + (facts.spares ?? 0);
+  return { have, meant, double: have >= meant };
+}

@@ -1,0 +1,90 @@
+import type { Kind, Partner } from '../kinds/definition';
+import { formOf } from '../kinds/registry';
+import { fold } from '../find/fold';
+import type { Facts } from '../stash/facts';
+
+/** A supply as its partners see it. */
+export interface Partnered {
+  readonly id: string;
+  readonly kind: Kind;
+  readonly form: string;
+  readonly name: string;
+  readonly facts: Facts;
+  readonly stock: { readonly left: number; readonly uses: number };
+}
+
+/** A supply and what it should have beside it and has not. */
+export interface MissingPartner<T> {
+  readonly item: T;
+  readonly partner: Partner;
+  /** It is in the stash but used up. */
+  readonly out: boolean;
+}
+
+const textOf = (value: unknown): string => (typeof value === 'string' ? fold(value) : '');
+
+/** What a partner must have in common with a supply, as a key; empty when the supply says nothing of it. */
+function bond({ by }: Partner, { name, facts }: Partnered): string {
+  if (by === 'colour name') return fold(name);
+  if (by === 'number') return textOf(facts.attributes?.number) || textOf(facts.attributes?.matches);
+  return 'any';
+}
+
+/** A sort of partner belongs to a person's habits when at least this share of the things that may have one do. */
+const HABIT = 0.1;
+
+/** Which partner sorts are in the stash, and which bonds they answer with something left or with something used up. */
+function partnersAtHand(items: readonly Partnered[]): ReadonlyMap<string, boolean> {
+  const found = new Map<string, boolean>();
+  for (const item of items) {
+    const bonds = [
+      'any',
+      fold(item.name),
+      textOf(item.facts.attributes?.number),
+      textOf(item.facts.attributes?.matches),
+    ];
+    for (const form of [item.form, '*'])
+      for (const each of bonds) {
+        const key = `${item.kind}/${form} ${each}`;
+        found.set(key, (found.get(key) ?? false) || item.stock.left > 0);
+      }
+  }
+  return found;
+}
+
+/**
+ * Partners that are missing: no refill, foam, card or marker of the same colour name, no die of a stamp's number.
+ * A partner by number that says no number is not asked for. Only what belongs to the person's habits counts: where
+ * fewer than a tenth of the pads have a refill, nobody is told to buy the rest; a partner that is used up always
+ * counts. The most used come first.
+ */
+export function missingPartners<T extends Partnered>(items: readonly T[]): MissingPartner<T>[] {
+  const present = items.filter(({ facts }) => facts.status !== 'gone');
+  const atHand = partnersAtHand(present);
+  const asked = present.flatMap((item) =>
+    (formOf(item.kind, item.form).partners ?? []).flatMap((partner) => {
+      const shared = bond(partner, item);
+      if (shared === '') return [];
+      const sort = `${partner.kind}/${partner.form ?? '*'}`;
+      return [
+        { item, partner, habit: `${item.kind}/${item.form} ${sort}`, has: atHand.get(`${sort} ${shared}`) },
+      ];
+    }),
+  );
+  const habits = new Map<string, { all: number; with: number }>();
+  for (const { habit, has } of asked) {
+    const count = habits.get(habit) ?? { all: 0, with: 0 };
+    habits.set(habit, { all: count.all + 1, with: count.with + (has === undefined ? 0 : 1) });
+  }
+  const usual = (habit: string): boolean => {
+    const count = habits.get(habit);
+    return count !== undefined && count.with / count.all >= HABIT;
+  };
+  return asked
+    .filter(({ habit, has }) => has === false || (has === undefined && usual(habit)))
+    .map(({ item, partner, has }) => ({ item, partner, out: has === false }))
+    .sort(
+      (p, q) =>
+        q.item.stock.uses - p.item.stock.uses || (p.item.id < q.item.id ? -1 : p.item.id > q.item.id ? 1 : 0),
+    );
+}

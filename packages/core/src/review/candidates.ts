@@ -1,0 +1,98 @@
+import type { Kind, Part } from '../kinds/definition';
+import { formOf } from '../kinds/registry';
+import { ciede2000, labOf } from '../colour/lab';
+import { inPeace, isIdle } from '../stash/idle';
+import type { Facts } from '../stash/facts';
+
+/** A supply as sorting out sees it. Times are ISO 8601. */
+export interface SortSubject {
+  readonly id: string;
+  readonly kind: Kind;
+  readonly form: string;
+  readonly name: string;
+  readonly maker: string;
+  readonly hex: string;
+  readonly createdAt: string;
+  readonly stock: {
+    readonly items: number;
+    readonly left: number;
+    readonly uses: number;
+    readonly lastUsedAt: string | null;
+    readonly parts?: Readonly<Partial<Record<Part, number>>>;
+  };
+  readonly facts: Facts;
+}
+
+/** Why a thing deserves a second look; the more, the sooner. */
+export type Doubt =
+  'never opened' | 'never used' | 'idle a year' | 'doubled' | 'half-liked' | 'retired' | 'on trial';
+export const VERDICTS = ['keep', 'use once', 'pass on', 'let go'] as const;
+export type Verdict = (typeof VERDICTS)[number];
+
+/** Two things of one form that nobody tells apart are doubles. */
+const DOUBLE_DELTA_E = 1.5;
+
+/** Ids of things that have a twin of the same kind and form within a barely visible difference. */
+export function doublesOf(subjects: readonly SortSubject[]): Set<string> {
+  const byForm = new Map<string, SortSubject[]>();
+  for (const subject of subjects) {
+    const key = `${subject.kind} ${subject.form}`;
+    const pile = byForm.get(key);
+    if (pile) pile.push(subject);
+    else byForm.set(key, [subject]);
+  }
+  const doubles = new Set<string>();
+  for (const pile of byForm.values()) {
+    const sorted = pile.map((item) => ({ item, lab: labOf(item.hex) })).sort((p, q) => p.lab.l - q.lab.l);
+    sorted.forEach((a, i) => {
+      for (let k = i + 1; k < sorted.length; k++) {
+        const b = sorted[k];
+        // Lightness alone sets a lower bound on the difference, so the rest need not be compared.
+        if (!b || b.lab.l - a.lab.l > 2 * DOUBLE_DELTA_E) break;
+        if (ciede2000(a.lab, b.lab) > DOUBLE_DELTA_E) continue;
+        doubles.add(a.item.id);
+        doubles.add(b.item.id);
+      }
+    });
+  }
+  return doubles;
+}
+
+/** What speaks against keeping a thing. A collection is left in peace: nothing does. `now` is ms since 1970. */
+function doubtsOf(subject: SortSubject, doubles: ReadonlySet<string>, now: number): Doubt[] {
+  const { facts, stock, id } = subject;
+  if (inPeace(subject)) return [];
+  const idle = isIdle(subject, now);
+  const spares = facts.spares ?? 0;
+  const fill = formOf(subject.kind, subject.form).counting === 'fill';
+  return [
+    ...(stock.uses === 0 && !facts.openedOn ? (['never opened'] as const) : []),
+    ...(stock.uses === 0 && facts.openedOn ? (['never used'] as const) : []),
+    ...(stock.uses > 0 && idle ? (['idle a year'] as const) : []),
+    ...((doubles.has(id) && spares === 0) || (fill && stock.items > 1 + spares)
+      ? (['doubled'] as const)
+      : []),
+    ...((facts.grade && facts.grade !== 'best') || facts.whyUnused === 'do not like it'
+      ? (['half-liked'] as const)
+      : []),
+    ...(facts.status === 'retired' ? (['retired'] as const) : []),
+    ...(facts.status === 'trial' ? (['on trial'] as const) : []),
+  ];
+}
+
+/** A pile in the order it should be gone through: the most doubtful first. Things that are gone are left out. */
+export function sortOutOrder<T extends SortSubject>(
+  pile: readonly T[],
+  now: number,
+): { item: T; doubts: Doubt[] }[] {
+  const doubles = doublesOf(pile);
+  return pile
+    .filter(({ facts }) => facts.status !== 'gone')
+    .map((item) => ({ item, doubts: doubtsOf(item, doubles, now) }))
+    .sort(
+      (p, q) =>
+        q.doubts.length - p.doubts.length ||
+        p.item.stock.uses - q.item.stock.uses ||
+        (p.item.id < q.item.id ? -1 : 1),
+    );
+}

@@ -1,0 +1,23 @@
+import type { Facts } from './facts';
+
+/** What is known of how a thing was used. Times are ISO 8601. */
+export interface StockHistory {
+  readonly createdAt: string;
+  readonly stock: { readonly uses: number; readonly lastUsedAt: string | null };
+  readonly facts: Facts;
+}
+
+export const DAY = 86_400_000;
+const IDLE_DAYS = 365;
+
+/** Days since a thing was last used, or since it was acquired when it never was. `now` is ms since 1970. */
+export const idleDays = ({ stock, facts, createdAt }: StockHistory, now: number): number =>
+  (now - Date.parse(stock.lastUsedAt ?? facts.acquiredOn ?? createdAt)) / DAY;
+
+/** Left in peace: a collection, what cannot be replaced, and what is gone already. */
+export const inPeace = ({ facts }: Pick<StockHistory, 'facts'>): boolean =>
+  facts.collection === true || facts.status === 'irreplaceable' || facts.status === 'gone';
+
+/** Not used for a year, or never and here for a year; what is left in peace is never idle. */
+export const isIdle = (item: StockHistory, now: number): boolean =>
+  !inPeace(item) && idleDays(item, now) > IDLE_DAYS;
