@@ -7,30 +7,35 @@ const SCREENS = [
   ['a supply', '/stash?supply=demo-000010', 'What happened'],
   ['adding', '/stash/add', 'Add to the stash'],
   ['do I own it', '/stash/own?q=%23d85d66', 'Do I own it?'],
-  ['sorting out', '/stash/sort-out', 'Sort out'],
+  ['sorting out', '/gaps/sort-out', 'Sort out'],
   ['a pile', '/stash/pile', 'A pile at a time'],
   ['ranges', '/stash/ranges', 'Ranges'],
   ['a mixed pack', '/stash/pack', 'A mixed pack'],
-  ['kits and packs', '/stash/kits', 'Kits and packs'],
-  ['families', '/stash/families', 'Families and measures'],
+  ['kits and packs', '/bench/kits', 'Kits and packs'],
+  ['families', '/arrange/families', 'Families'],
+  ['settings', '/settings', 'Settings'],
+  ['the bench', '/bench', 'Bench'],
   ['tags', '/stash/tags', 'Tags'],
-  ['lately', '/stash/lately', 'Lately'],
+  ['what happened', '/journal', 'What happened'],
   ['swatches', '/stash?view=swatches', 'Stash'],
   ['arranging', '/arrange', 'Planned'],
   ['gaps', '/gaps', 'Gaps'],
   ['data', '/data', 'Data'],
   ['a list to import', '/data/import', 'Bring in a list'],
-  ['worth a look', '/stash/look', 'Worth a look'],
-  ['order and drawers', '/stash/order', 'Order and drawers'],
-  ['paper', '/stash/paper', 'Paper for…'],
+  ['worth a look', '/gaps/look', 'Worth a look'],
+  ['order and drawers', '/arrange/order', 'Order and drawers'],
+  ['paper', '/guide', 'Paper for…'],
   ['storage', '/storage', 'Storage'],
   ['one rack', '/storage?unit=demo-000000', 'Labels'],
   ['letters', '/stash?supply=demo-odd-003', 'Letters left'],
   ['a new rack', '/rack', 'Put up a rack'],
 ] as const;
 
-for (const [name, path, heading] of SCREENS) {
-  test(`${name} has no serious or critical accessibility finding`, async ({ page, room }) => {
+for (const [i, [name, path, heading]] of SCREENS.entries()) {
+  test(`${name} has no serious or critical accessibility finding`, async ({ page, room }, { project }) => {
+    // Every screen is looked at in both schemes: light on one size, dark on the other.
+    const dark = (i % 2 === 0) === (project.name === 'phone');
+    await page.emulateMedia({ colorScheme: dark ? 'dark' : 'light' });
     await page.goto(room.url + path);
     await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible();
     const { violations } = await new AxeBuilder({ page }).analyze();

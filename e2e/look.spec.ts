@@ -7,7 +7,7 @@ test('worth a look: a purpose woken, a limit kept, a nudge switched off and on a
   await page.goto(`${room.url}/storage`);
   await page.getByRole('textbox', { name: 'Ribbons' }).fill('26');
   await page.getByRole('button', { name: 'Keep these limits' }).click();
-  await page.goto(`${room.url}/stash/look`);
+  await page.goto(`${room.url}/gaps/look`);
   await expect(page.getByText('Ribbons: 27 where 26 may be. 1 thing must leave.')).toBeVisible();
   await page
     .getByRole('region', { name: 'One in, one out' })
@@ -24,7 +24,7 @@ test('worth a look: a purpose woken, a limit kept, a nudge switched off and on a
 });
 
 test('use only this box: begun, used from, ended', async ({ page, room }) => {
-  await page.goto(`${room.url}/stash/look`);
+  await page.goto(`${room.url}/gaps/look`);
   await page.getByRole('radio', { name: 'E Sticker album' }).click();
   await page.getByRole('button', { name: 'Only E Sticker album: begin' }).click();
   await expect(page.getByText(/^Only E Sticker album until .*: 0 of \d+ things used/)).toBeVisible();
@@ -39,7 +39,7 @@ test('use only this box: begun, used from, ended', async ({ page, room }) => {
 });
 
 test('out of season is out of sight until a search asks for it', async ({ page, room }) => {
-  await page.goto(`${room.url}/stash/look`);
+  await page.goto(`${room.url}/settings`);
   await page.getByRole('checkbox', { name: 'Hide what is out of season' }).click();
   await expect(page.getByText('Preferences: kept.')).toBeVisible();
   await page.goto(`${room.url}/stash?kind=sticker`);
@@ -57,6 +57,7 @@ test('letters are laid from an alphabet sheet, and a purpose is put to sleep', a
   await word.fill('shirt');
   await word.press('Enter');
   await expect(page.getByRole('button', { name: 'One S more, 3 now' })).toBeVisible();
+  await page.getByRole('button', { name: 'More acts' }).click();
   await page.getByRole('button', { name: 'Let it sleep until its purpose may come back' }).click();
   await page.getByRole('textbox', { name: 'It was for' }).fill('the harvest stall');
   await page.getByRole('button', { name: 'Let it sleep', exact: true }).click();
@@ -64,7 +65,7 @@ test('letters are laid from an alphabet sheet, and a purpose is put to sleep', a
 });
 
 test('paper for a medium: the person’s own word first, with reasons', async ({ page, room }) => {
-  await page.goto(`${room.url}/stash/paper`);
+  await page.goto(`${room.url}/guide`);
   await expect(page.getByText(/you noted it as good for this, smooth surface/)).toBeVisible();
   await page.getByRole('radio', { name: 'water colour' }).click();
   await expect(page.getByText(/None of these is known to suit/)).toBeVisible();

@@ -35,7 +35,7 @@ test('many are changed at once, and one undo takes it all back', async ({ page, 
   await expect(page.getByText(/\d+ supplies changed/)).toBeVisible();
   await page.goto(`${room.url}/stash?tag=glowing`);
   await expect(page.getByText(/^\d+ of 223 supplies/)).toBeVisible();
-  await page.goto(`${room.url}/stash/lately`);
+  await page.goto(`${room.url}/journal`);
   await page.getByRole('button', { name: /^Undo: \d+ supplies changed/ }).click();
   await expect(page.getByText('Undone.', { exact: true })).toBeVisible();
   await page.goto(`${room.url}/stash?tag=glowing`);
@@ -61,11 +61,13 @@ test('the rainbow is the person’s own: neutrals first, shown on a live strip, 
   page,
   room,
 }) => {
-  await page.goto(`${room.url}/stash/families`);
+  await page.goto(`${room.url}/arrange/families`);
   await page.getByRole('button', { name: 'Neutrals first' }).click();
   await expect(page.getByRole('img', { name: /^Your stash, Neutral, Red/ })).toBeVisible();
-  await page.getByRole('radio', { name: 'inches and ounces' }).click();
   await page.getByRole('button', { name: 'Keep it so' }).click();
+  await expect(page.getByText('Preferences: kept.')).toBeVisible();
+  await page.goto(`${room.url}/settings`);
+  await page.getByRole('radio', { name: 'inches and ounces' }).click();
   await expect(page.getByText('Preferences: kept.')).toBeVisible();
   await page.goto(`${room.url}/stash`);
   await expect(page.getByRole('heading', { level: 2 }).first()).toHaveText('Neutral');
@@ -84,6 +86,7 @@ test('card is counted by its stack, cut into bases, and put aside for a project'
   await page.getByRole('button', { name: 'Cut', exact: true }).click();
   await page.getByRole('button', { name: 'Note it: cut' }).click();
   await expect(page.getByText(/Beside the full sheets: 2 cut bases/)).toBeVisible();
+  await page.getByRole('button', { name: 'More acts' }).click();
   await page.getByRole('button', { name: 'Put aside' }).click();
   await page.getByRole('textbox', { name: 'For the project' }).fill('Winter cards');
   await page.getByRole('textbox', { name: 'How much' }).fill('999');

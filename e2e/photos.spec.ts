@@ -35,6 +35,7 @@ test('the same thing in another colour keeps everything but name, code and colou
 }) => {
   await page.goto(`${room.url}/stash?q=satin&kind=ribbon`);
   await page.getByRole('button', { name: /spool/ }).first().click();
+  await page.getByRole('button', { name: 'More acts' }).click();
   await page.getByRole('button', { name: 'Add the same thing in another colour' }).click();
   await expect(page.getByRole('textbox', { name: 'Maker' })).toHaveValue('Brindlebobbin');
   await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('');
@@ -51,7 +52,7 @@ test('a kit is begun, filled by searching, and dissolved without losing its thin
   page,
   room,
 }) => {
-  await page.goto(`${room.url}/stash/kits`);
+  await page.goto(`${room.url}/bench/kits`);
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   await expect(page.getByText('The name is missing.', { exact: false })).toBeVisible();
   await page.getByRole('textbox', { name: 'Its name' }).fill('Winter cards');

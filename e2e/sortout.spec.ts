@@ -4,7 +4,7 @@ test('sorting out a pile: verdicts, what they free, left and taken up again, and
   page,
   room,
 }) => {
-  await page.goto(`${room.url}/stash/sort-out`);
+  await page.goto(`${room.url}/gaps/sort-out`);
   await page.getByRole('button', { name: /^Inks: 57/ }).click();
   await expect(page.getByText('0 of 57 decided')).toBeVisible();
   await page.getByRole('button', { name: 'Keep (1)' }).click();
@@ -21,7 +21,7 @@ test('sorting out a pile: verdicts, what they free, left and taken up again, and
   // What was let go keeps its history under "gone", and every verdict can be taken back.
   await page.goto(`${room.url}/stash?status=gone`);
   await expect(page.getByRole('button', { name: new RegExp(name) })).toBeVisible();
-  await page.goto(`${room.url}/stash/lately`);
+  await page.goto(`${room.url}/journal`);
   await page
     .getByRole('button', { name: `Undo: ${name}: decided.` })
     .first()
@@ -31,7 +31,7 @@ test('sorting out a pile: verdicts, what they free, left and taken up again, and
 
 test('verdicts with the keyboard', async ({ page, room, isMobile: _ }, { project }) => {
   test.skip(project.name === 'phone', 'a phone has no keys');
-  await page.goto(`${room.url}/stash/sort-out`);
+  await page.goto(`${room.url}/gaps/sort-out`);
   await page.getByRole('button', { name: /^Ribbons/ }).click();
   await expect(page.getByText(/^0 of \d+ decided/)).toBeVisible();
   await page.keyboard.press('1');
@@ -44,7 +44,7 @@ test('rack by rack: a pile narrowed to one rack, and a rack that hurts sorted ou
   page,
   room,
 }) => {
-  await page.goto(`${room.url}/stash/sort-out`);
+  await page.goto(`${room.url}/gaps/sort-out`);
   await page.getByRole('button', { name: /^Inks: 57/ }).click();
   const zones = page.getByRole('radiogroup', { name: 'Rack by rack' });
   await expect(zones.getByRole('radio', { name: 'everywhere: 0 of 57' })).toBeChecked();
@@ -53,7 +53,7 @@ test('rack by rack: a pile narrowed to one rack, and a rack that hurts sorted ou
   await rack.click();
   await page.getByRole('button', { name: 'Let go (4)' }).click();
   await expect(zones.getByRole('radio', { name: new RegExp(`^A .*: 1 of ${total}$`) })).toBeChecked();
-  await page.goto(`${room.url}/stash/sort-out`);
+  await page.goto(`${room.url}/gaps/sort-out`);
   const worst = page.getByRole('list', { name: 'Where it hurts most' });
   await worst
     .getByRole('button', { name: /^Sort out / })

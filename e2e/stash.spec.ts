@@ -79,6 +79,7 @@ test('edit, use, refill, buy, discard and remove, each with undo', async ({ page
   await said(/· discarded 1/);
   await page.getByRole('button', { name: 'Undo' }).click();
   await said(/took an earlier entry back/);
+  await page.getByRole('button', { name: 'More acts' }).click();
   await page.getByRole('button', { name: 'Remove' }).click();
   await said('Renamed Rope removed.');
   await expect(page.getByText('222 supplies')).toBeVisible();

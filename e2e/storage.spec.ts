@@ -55,7 +55,7 @@ test('what storage wants is offered when something is about to leave', async ({ 
   await page.getByRole('textbox', { name: 'How many' }).fill('4');
   await page.getByRole('button', { name: 'Want it' }).click();
   await expect(page.getByText('4 dividers of 20 cm × 30 cm for card file C')).toBeVisible();
-  await page.goto(`${room.url}/stash/sort-out`);
+  await page.goto(`${room.url}/gaps/sort-out`);
   await page.getByRole('button', { name: /^Cardstock: \d+/ }).click();
   await expect(page.getByText('Before it leaves: it could serve.')).toBeVisible();
   const save = page.getByRole('button', { name: /^Save 4 of .*card file C/ });
@@ -66,7 +66,7 @@ test('what storage wants is offered when something is about to leave', async ({ 
 test('an order is put together by dragging, tried, kept, and followed by Arrange', async ({ page, room }, {
   project,
 }) => {
-  await page.goto(`${room.url}/stash/order`);
+  await page.goto(`${room.url}/arrange/order`);
   await page.getByRole('button', { name: 'Then by maker' }).click();
   const maker = page.getByRole('button', { name: 'Move maker' });
   if (project.name === 'wide') {
@@ -100,14 +100,14 @@ test('an order is put together by dragging, tried, kept, and followed by Arrange
 });
 
 test('drawers are shared out evenly, and a palette keeps a rack to itself', async ({ page, room }) => {
-  await page.goto(`${room.url}/stash/order`);
+  await page.goto(`${room.url}/arrange/order`);
   const drawers = page.getByRole('region', { name: 'Drawers' });
   await expect(drawers.getByRole('listitem')).toHaveCount(6);
   await drawers.getByRole('textbox').fill('3');
   await expect(drawers.getByRole('listitem')).toHaveCount(3);
   await drawers.getByRole('textbox').fill('0');
   await expect(drawers.getByText('A whole number from 1 to 200.')).toBeVisible();
-  await page.goto(`${room.url}/stash/kits`);
+  await page.goto(`${room.url}/bench/kits`);
   await page.getByRole('radio', { name: 'palette' }).click();
   await page.getByRole('textbox', { name: 'Its name' }).fill('River wedding');
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
@@ -116,7 +116,7 @@ test('drawers are shared out evenly, and a palette keeps a rack to itself', asyn
 });
 
 test('a job asks what was made for one like it', async ({ page, room }) => {
-  await page.goto(`${room.url}/stash/kits`);
+  await page.goto(`${room.url}/bench/kits`);
   await page.getByRole('textbox', { name: 'Its name' }).fill('Birthday for Ada');
   await expect(page.getByText('Made already, and still here:')).toBeVisible();
   await page.getByRole('button', { name: /^River birthday fronts: 6/ }).click();
@@ -127,7 +127,7 @@ test('drawers of purposes are kept: put in order, found by a second meaning, eac
   page,
   room,
 }) => {
-  await page.goto(`${room.url}/stash/order`);
+  await page.goto(`${room.url}/arrange/order`);
   await page.getByRole('radio', { name: 'Stickers' }).click();
   for (const key of ['family', 'lightness', 'finish'])
     await page.getByRole('button', { name: `Do not sort by ${key}` }).click();

@@ -134,9 +134,9 @@ for (const [name, size] of [
 
 const PHONE = { width: 390, height: 844 };
 for (const [path, says] of [
-  ['/stash/look', 'Ten you forgot[^]*Thing \\d'],
-  ['/stash/sort-out', 'with a question mark'],
-  ['/stash/order', 'In how many drawers[^]*things'],
+  ['/gaps/look', 'Ten you forgot[^]*Thing \\d'],
+  ['/gaps/sort-out', 'with a question mark'],
+  ['/arrange/order', 'In how many drawers[^]*things'],
   ['/storage', 'on the wall'],
   ['/gaps', 'Thing \\d'],
 ] as const) {

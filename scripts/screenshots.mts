@@ -26,8 +26,8 @@ mkdirSync(at('docs/screenshots'), { recursive: true });
 
 const browser = await chromium.launch(playwrightConfig.projects[0].use.launchOptions);
 const SIZES = { phone: { width: 390, height: 844 }, wide: { width: 1280, height: 800 } };
-async function shoot(name, size, path, prepare = async () => {}) {
-  const page = await browser.newPage({ viewport: SIZES[size] });
+async function shoot(name, size, path, prepare = async () => {}, colorScheme = 'light') {
+  const page = await browser.newPage({ viewport: SIZES[size], colorScheme });
   // The demo room ends on a fixed day; the page must think it is that day.
   await page.clock.install({ time: new Date('2026-06-01T12:00:00Z') });
   await page.goto(url + path);
@@ -38,8 +38,6 @@ async function shoot(name, size, path, prepare = async () => {}) {
   await page.close();
 }
 const search = 'Colour, name, code or place';
-const LIST =
-  'Shade;Hex;No.;Brand;How many\nFern Yard;#3a7733;11;Wickmoor;2\nMoss Yard;greenish;12;Wickmoor;1\nPeat Yard;#5a4433;13;Wickmoor;-1\n';
 
 await shoot('wall', 'phone', '/');
 await shoot('slot', 'phone', '/', async (page) => {
@@ -55,7 +53,7 @@ await shoot('add', 'phone', '/stash/add', async (page) => {
   await page.getByLabel('Colour', { exact: true }).fill('#2f9596');
 });
 await shoot('own', 'phone', '/stash/own?q=%23d85d66');
-await shoot('sort-out', 'phone', '/stash/sort-out', async (page) => {
+await shoot('sort-out', 'phone', '/gaps/sort-out', async (page) => {
   await page.getByRole('button', { name: /^Inks/ }).click();
   await page.getByRole('button', { name: 'Later' }).waitFor();
 });
@@ -66,27 +64,29 @@ await shoot('pile', 'phone', '/stash/pile', async (page) => {
   await page.getByRole('textbox', { name: 'Name' }).fill('Weir Lantern');
   await page.getByLabel('Colour', { exact: true }).fill('#2f9596');
 });
-await shoot('look', 'phone', '/stash/look');
+await shoot('look', 'phone', '/gaps/look');
 await shoot('storage', 'phone', '/storage');
 await shoot('unit', 'wide', '/storage?unit=demo-000004', async (page) => {
   await page.getByRole('textbox', { name: 'Height of a row' }).fill('14 cm; 14 cm; 14 cm; 14 cm; 5 cm');
 });
 await shoot('places', 'phone', '/stash?supply=demo-odd-009');
-await shoot('order', 'wide', '/stash/order', async (page) => {
+await shoot('order', 'wide', '/arrange/order', async (page) => {
   await page.getByRole('button', { name: 'Then by print or solid' }).click();
 });
 await shoot('swatches', 'wide', '/stash?view=swatches&supply=demo-000009');
 await shoot('arrange', 'phone', '/arrange');
 await shoot('gaps', 'phone', '/gaps');
 await shoot('wall', 'wide', '/', async (page) => page.getByRole('button', { name: /^Slot A5·02/ }).click());
-await shoot('stash', 'wide', '/stash?supply=demo-000010');
-await shoot('arrange', 'wide', '/arrange');
-await shoot('import', 'wide', '/data/import', async (page) => {
-  const chooser = page.waitForEvent('filechooser');
-  await page.getByRole('button', { name: 'Choose a CSV' }).click();
-  await (await chooser).setFiles({ name: 'my-inks.csv', mimeType: 'text/csv', buffer: Buffer.from(LIST) });
-  await page.getByText('What will happen').waitFor();
+await shoot('stash', 'wide', '/stash?supply=demo-000010', undefined, 'dark');
+await shoot('bench', 'phone', '/bench', async (page) => {
+  await page.goto(`${url}/`);
+  await page.getByRole('button', { name: /^In G, Otter pair/ }).click();
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.getByText('Otter pair moved.').waitFor();
+  await page.goto(`${url}/bench`);
+  await page.getByText('1 thing out now').waitFor();
 });
+await shoot('arrange', 'wide', '/arrange');
 await browser.close();
 server.kill();
 rmSync(folder, { recursive: true, force: true });

@@ -1,4 +1,12 @@
-import { FAMILIES, FINISHES, GRADES, MOST_CHARACTERS, STATUSES, VERDICTS } from '@red-shelf/core';
+import {
+  FAMILIES,
+  FINISHES,
+  GRADES,
+  MOST_CHARACTERS,
+  STATUSES,
+  VERDICTS,
+  type SaidSupply,
+} from '@red-shelf/core';
 import { z } from 'zod';
 import { groupBody } from './records';
 import { newSupply } from './supply';
@@ -26,7 +34,9 @@ const batchSet = z
     /** Takes all of them out of their slots. */
     lift: z.boolean(),
   })
-  .partial();
+  .partial() satisfies z.ZodType<
+  Partial<Pick<SaidSupply, 'maker' | 'range' | 'finish' | 'familyOverride' | 'familyReason'>>
+>;
 export type BatchSet = z.infer<typeof batchSet>;
 
 export const batchEdit = z.object({

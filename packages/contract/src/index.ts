@@ -20,6 +20,7 @@ export {
   type ImportPreview,
   type ImportProgress,
   type RowView,
+  uploadView,
   type UploadView,
 } from './lists';
 export { orderName, paths } from './paths';

@@ -1,3 +1,4 @@
+import { groupOf } from '@red-shelf/core';
 import type { HoldingView, SupplyView } from './supply';
 
 /** What most supplies say, and so need not be sent. */
@@ -31,17 +32,20 @@ function unusual<T extends object>(thing: T, usual: Readonly<Record<string, unkn
 }
 
 /** A supply as lists send it: without what is usual, and without what its main lot says already. */
-export interface LeanSupply extends Omit<Partial<SupplyView>, 'stock' | 'holdings'> {
-  readonly stock: Partial<SupplyView['stock']>;
-  readonly holdings: readonly Partial<HoldingView>[];
-}
+export type LeanSupply = Pick<SupplyView, Always> &
+  Partial<Omit<SupplyView, Always | 'stock' | 'holdings'>> & {
+    readonly stock: Partial<SupplyView['stock']>;
+    readonly holdings: readonly LeanLot[];
+  };
+type Always = 'id' | 'version' | 'number' | 'kind' | 'form' | 'name' | 'hex' | 'family' | 'createdAt';
+type LeanLot = Pick<HoldingView, 'id' | 'items'> & Partial<HoldingView>;
 
 /** Lists are long: what is usual is left out of them on the wire (`fullSupply` puts it back). */
 export function leanSupply({ stock, holdings, updatedAt, ...view }: SupplyView): LeanSupply {
   const [main] = holdings;
   const { items, left, ...rest } = stock;
   return {
-    ...unusual(view, { ...USUAL, group: view.family }),
+    ...unusual(view, { ...USUAL, group: groupOf(view.family) }),
     ...(updatedAt === view.createdAt ? {} : { updatedAt }),
     stock: {
       ...unusual(rest, USUAL_STOCK),
@@ -52,20 +56,53 @@ export function leanSupply({ stock, holdings, updatedAt, ...view }: SupplyView):
       ...unusual({ ...lot, spot: null }, USUAL_LOT),
       ...(lot.spot ? { spot: lot.spot } : {}),
     })),
-  };
+  } as LeanSupply;
 }
 
-/** The supply a list's row stands for. */
-export function fullSupply({ stock, holdings, ...lean }: LeanSupply): SupplyView {
-  const lots = holdings.map((lot) => ({ ...USUAL_LOT, ...lot }) as HoldingView);
+const fullLot = (lot: LeanLot): HoldingView => ({
+  id: lot.id,
+  version: lot.version ?? USUAL_LOT.version,
+  as: lot.as ?? USUAL_LOT.as,
+  sizeUm: lot.sizeUm ?? null,
+  spot: lot.spot ?? null,
+  items: lot.items,
+  left: lot.left ?? 0,
+});
+
+/** The supply a list's row stands for. Written out field by field: ten thousand of them are made before the first screen. */
+export function fullSupply(row: LeanSupply): SupplyView {
+  const lots = row.holdings.map(fullLot);
   const [main] = lots;
-  const counted = { items: main?.items ?? 0, left: main?.left ?? 0 };
+  const { stock } = row;
   return {
-    ...USUAL,
-    group: lean.family,
-    updatedAt: lean.createdAt,
-    ...lean,
-    stock: { ...USUAL_STOCK, ...counted, ...stock },
+    id: row.id,
+    version: row.version,
+    number: row.number,
+    kind: row.kind,
+    form: row.form,
+    name: row.name,
+    maker: row.maker ?? '',
+    range: row.range ?? '',
+    code: row.code ?? '',
+    hex: row.hex,
+    finish: row.finish ?? USUAL.finish,
+    familyOverride: row.familyOverride ?? null,
+    familyReason: row.familyReason ?? '',
+    note: row.note ?? '',
+    facts: row.facts ?? {},
+    family: row.family,
+    group: row.group ?? groupOf(row.family),
+    stock: {
+      items: stock.items ?? main?.items ?? 0,
+      left: stock.left ?? main?.left ?? 0,
+      parts: stock.parts ?? {},
+      state: stock.state ?? USUAL_STOCK.state,
+      uses: stock.uses ?? 0,
+      used: stock.used ?? 0,
+      lastUsedAt: stock.lastUsedAt ?? null,
+    },
     holdings: lots,
-  } as SupplyView;
+    createdAt: row.createdAt,
+    updatedAt: row.updatedAt ?? row.createdAt,
+  };
 }

@@ -10,6 +10,7 @@ import {
   LOTS,
   MOST_CHARACTERS,
   parseColour,
+  type SupplyField,
 } from '@red-shelf/core';
 import { z } from 'zod';
 
@@ -58,7 +59,7 @@ const supplyFields = z.object({
   familyReason: line('The reason', MOST_CHARACTERS.familyReason).default(''),
   note: line('The note', MOST_CHARACTERS.note).default(''),
   facts: factsSchema.default({}),
-});
+} satisfies Record<SupplyField, z.ZodType>);
 
 /** A form must be one of its kind's, and the facts must be asked of it. */
 function refuseMisfits(

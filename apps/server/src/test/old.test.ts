@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import type { SupplyView, UnitView } from '@red-shelf/contract';
+import type { UnitView } from '@red-shelf/contract';
 import { createClient } from '@libsql/client';
 import { listedIn, makeWorld, MIGRATIONS, type World } from './world';
 

@@ -1,4 +1,4 @@
-import type { ArrangePreview, SupplyView, UnitView } from '@red-shelf/contract';
+import type { ArrangePreview, UnitView } from '@red-shelf/contract';
 import { evenGrid } from '@red-shelf/core';
 import { listedIn, makeWorld, rackOf, type World } from './world';
 

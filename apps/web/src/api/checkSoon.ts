@@ -1,6 +1,8 @@
 import { routes } from '@red-shelf/contract';
 import { words } from '../copy/words';
 
+/** How long the page is left to itself, ms. */
+const START_AFTER_MS = 2500;
 /** So many supplies are checked at a stretch: a few ms. */
 const AT_ONCE = 100;
 const idle = (work: () => void): void => {
@@ -35,5 +37,6 @@ export function checkSoon(
     if (parts.length > 0) idle(next);
     return undefined;
   };
-  idle(next);
+  // Not while the first screen is being drawn.
+  setTimeout(() => idle(next), START_AFTER_MS);
 }

@@ -1,5 +1,22 @@
 import { clear, createStore, del, entries, getMany, set, setMany, type UseStore } from 'idb-keyval';
 
+/** Whether something was ever kept here: a browser that is new to the stash does not open databases to find nothing. */
+const MARK = 'red-shelf.kept';
+const mark = (): void => {
+  try {
+    localStorage.setItem(MARK, '1');
+  } catch {
+    // It keeps nothing at all.
+  }
+};
+function isMarked(): boolean {
+  try {
+    return localStorage.getItem(MARK) !== null;
+  } catch {
+    return false;
+  }
+}
+
 /** What this browser keeps of the stash, in a database of its own; where nothing can be kept the page lives without. */
 const kept = (name: string): (() => UseStore | null) => {
   let store: UseStore | null | undefined;
@@ -22,9 +39,12 @@ async function trying<T>(
   return work(store).catch(() => undefined);
 }
 
-export const readStash = (names: string[]) => trying(stashStore, (store) => getMany<unknown>(names, store));
-export const writeStash = (things: [string, unknown][]) =>
-  trying(stashStore, (store) => setMany(things, store));
+export const readStash = (names: string[]) =>
+  isMarked() ? trying(stashStore, (store) => getMany<unknown>(names, store)) : Promise.resolve(undefined);
+export async function writeStash(things: [string, unknown][]): Promise<void> {
+  mark();
+  await trying(stashStore, (store) => setMany(things, store));
+}
 export const forgetStash = () => trying(stashStore, clear);
 
 /** Written before anything can close the page; the database, which lasts longer, has it a moment later. */
@@ -53,13 +73,16 @@ const ahead = {
 
 /** Commands that are kept, by their names. */
 export async function readCommands(): Promise<Map<string, unknown>> {
-  const kept = await trying(commandStore, (store) => entries<string, unknown>(store));
+  const kept = isMarked()
+    ? await trying(commandStore, (store) => entries<string, unknown>(store))
+    : undefined;
   return new Map([...ahead.read(), ...(kept ?? [])]);
 }
 
 /** Keeps a command; by the time this returns it outlives the page, and once it ends also the browser. */
 export async function writeCommand(id: string, kept: unknown): Promise<void> {
   ahead.write(id, kept);
+  mark();
   await trying(commandStore, async (store) => {
     await set(id, kept, store);
     ahead.forget(id);

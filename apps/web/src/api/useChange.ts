@@ -49,7 +49,7 @@ export function useChange<Input, Answer extends Changed>(
       const asked = work(input);
       const done = isPromise(asked)
         ? { answer: await asked, waits: false, shown: false }
-        : await perform(client, asked, quiet);
+        : await perform(client, asked, quiet || asked.route === 'undoChange');
       if (!silent) say({ text: sayAll(done), undo: () => undo(done.answer.change.id) });
       if (!done.shown) await refresh(client);
       return done.answer;

@@ -1,7 +1,7 @@
 import { isOnWall, KIND_DEFINITIONS, KINDS, type Kind } from '@red-shelf/core';
 import type { ArrangeRequest, Preferences } from '@red-shelf/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useLocalSearchParams } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { call, order, routes } from '../api/client';
@@ -63,6 +63,10 @@ export function ArrangeScreen() {
   const plan = ready ? preview.data : undefined;
   return (
     <Page title="Arrange" aside="Nothing moves until you apply it">
+      <View style={styles.chips}>
+        <Button label="Order and drawers" onPress={() => router.push('/arrange/order')} />
+        <Button label="Families" onPress={() => router.push('/arrange/families')} />
+      </View>
       <View style={styles.choice}>
         <Txt look="strong">What</Txt>
         <View style={styles.chips} role="group" aria-label="Kinds to arrange">

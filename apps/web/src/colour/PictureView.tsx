@@ -1,6 +1,6 @@
 import type { Spot } from '@red-shelf/core';
 import { createElement, useEffect, useRef, type KeyboardEvent, type MouseEvent } from 'react';
-import { colour, radius } from '../theme/tokens';
+import { schemes, radius } from '../theme/tokens';
 
 interface PictureViewProps {
   readonly image: HTMLCanvasElement;
@@ -23,8 +23,8 @@ export function PictureView({ image, label, spots, onTap }: PictureViewProps) {
     context.font = `bold ${Math.round(image.width / 28)}px sans-serif`;
     const ring = (x: number, y: number, r: number): void => {
       for (const [stroke, grow] of [
-        [colour.card, 2],
-        [colour.text, 0],
+        [schemes.light.card, 2],
+        [schemes.light.text, 0],
       ] as const) {
         context.strokeStyle = stroke;
         context.beginPath();
@@ -34,7 +34,7 @@ export function PictureView({ image, label, spots, onTap }: PictureViewProps) {
     };
     for (const { spot, mark } of spots) {
       ring(spot.x, spot.y, spot.radius);
-      context.fillStyle = colour.text;
+      context.fillStyle = schemes.light.text;
       context.fillText(mark, spot.x + spot.radius + 4, spot.y);
     }
     if (withCross) ring(cross.current.x, cross.current.y, 6);

@@ -1,8 +1,9 @@
-import type { UploadView } from '@red-shelf/contract';
+import { uploadView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { useMutation } from '@tanstack/react-query';
+import { z } from 'zod';
 import { uploadList } from '../api/client';
-import { useDraft } from '../form/useDraft';
+import { useBegun } from '../form/useDraft';
 import { many } from '../copy/words';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
@@ -18,9 +19,11 @@ const DELIMITERS: Readonly<Record<string, string>> = {
   '|': 'bars',
 };
 
+const chosen = z.object({ name: z.string(), upload: uploadView });
+
 /** Bring in a list: choose a file, say what its columns are, look at what will happen, import. */
 export function ImportScreen() {
-  const [list, setList, clear] = useDraft<{ name: string; upload: UploadView } | null>('import', null);
+  const [list, setList, clear] = useBegun('import', chosen);
   const send = useMutation({
     mutationFn: async (file: File) => ({ name: file.name, upload: await uploadList(file) }),
     onSuccess: setList,

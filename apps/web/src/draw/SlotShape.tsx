@@ -129,9 +129,9 @@ function shape(end: ReturnType<typeof formOf>['end'], { x, y, w, h }: Box, hex: 
     case 'pocket':
       return (
         <>
-          <Rect x={x} y={y} width={w} height={h} rx={2} fill={colour.card} {...line} />
+          <Rect x={x} y={y} width={w} height={h} rx={2} fill={colour.mount} {...line} />
           <Rect x={sheet.x} y={sheet.y} width={sheet.w} height={sheet.h} rx={2} fill={hex} />
-          <Rect x={x} y={y + h * 0.72} width={w} height={h * 0.28} rx={2} fill={colour.card} {...line} />
+          <Rect x={x} y={y + h * 0.72} width={w} height={h * 0.28} rx={2} fill={colour.mount} {...line} />
         </>
       );
   }

@@ -3,17 +3,20 @@ import AtkinsonHyperlegibleNext_700Bold from '@expo-google-fonts/atkinson-hyperl
 import BarlowCondensed_600SemiBold from '@expo-google-fonts/barlow-condensed/600SemiBold/BarlowCondensed_600SemiBold.ttf';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import { beginWithKept } from '../api/list';
 import { outboxOf } from '../api/outgoing';
 import { fetchFirst } from '../api/queries';
 import { paperTheme } from '../theme/paper';
+import { beginScheme, useScheme } from '../theme/scheme';
 import { colour } from '../theme/tokens';
 import { Icon, isIconName } from '../ui/Icon';
 import { openOffline } from './openOffline';
 import { SayProvider } from '../ui/Say';
 import { Shell } from './Shell';
+
+beginScheme();
 
 const paperSettings = {
   icon: ({ name, size, color }: { name: unknown; size: number; color?: string | undefined }) =>
@@ -36,6 +39,8 @@ function startClient(): QueryClient {
 /** Everything around the screens: fonts, theme, server state, messages, places. */
 export function Frame({ children }: { readonly children: ReactNode }) {
   const [client] = useState(startClient);
+  const scheme = useScheme();
+  const theme = useMemo(() => paperTheme(scheme), [scheme]);
   // The screens do not wait for the fonts: they ship with the app and are there a blink later.
   useFonts({
     AtkinsonHyperlegibleNext_400Regular,
@@ -44,7 +49,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
   });
   return (
     <QueryClientProvider client={client}>
-      <PaperProvider theme={paperTheme} settings={paperSettings}>
+      <PaperProvider theme={theme} settings={paperSettings}>
         <SayProvider>
           <Shell>{children}</Shell>
         </SayProvider>

@@ -1,48 +1,38 @@
-import { Link, usePathname, type Href } from 'expo-router';
+import { Link, usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { colour, LIP, space } from '../theme/tokens';
-import { Icon, type IconName } from '../ui/Icon';
+import { Icon } from '../ui/Icon';
+import { isAt, MENU, PLACES, type AppPlace } from '../ui/places';
 import { Txt } from '../ui/Txt';
 import { useWide } from '../ui/useWide';
 import { Outgoing } from './Outgoing';
-
-const PLACES: readonly { href: Href; path: string; label: string; icon: IconName }[] = [
-  { href: '/', path: '/', label: 'Wall', icon: 'wall' },
-  { href: '/stash', path: '/stash', label: 'Stash', icon: 'stash' },
-  { href: '/arrange', path: '/arrange', label: 'Arrange', icon: 'arrange' },
-  { href: '/gaps', path: '/gaps', label: 'Gaps', icon: 'gaps' },
-  { href: '/data', path: '/data', label: 'Data', icon: 'data' },
-];
-
-const isAt = (path: string, here: string): boolean =>
-  path === '/' ? ['/', '/rack', '/storage'].includes(here) : here.startsWith(path);
 
 /** The frame of every screen: places in a bar at the foot of a phone, in a rail on a wide screen. */
 export function Shell({ children }: { readonly children: ReactNode }) {
   const wide = useWide();
   const here = usePathname();
-  const places = PLACES.map(({ href, path, label, icon }) => {
-    const on = isAt(path, here);
+  const link = (place: AppPlace) => {
+    const on = isAt(place, here);
     return (
-      <Link key={path} href={href} asChild>
+      <Link key={place.path} href={place.href} asChild>
         <Pressable
           role="link"
           aria-current={on ? 'page' : undefined}
           style={wide ? styles.railPlace : styles.barPlace}
         >
           <View style={[wide ? styles.railLip : styles.barLip, on && styles.on]} />
-          <Icon name={icon} size={22} tint={on ? colour.text : colour.quiet} />
+          <Icon name={place.icon} size={22} tint={on ? colour.text : colour.quiet} />
           <Txt
             look={on ? 'strong' : 'body'}
             style={[wide ? styles.railLabel : styles.barLabel, !on && styles.off]}
           >
-            {label}
+            {place.label}
           </Txt>
         </Pressable>
       </Link>
     );
-  });
+  };
   return (
     <View style={wide ? styles.wide : styles.phone}>
       {wide && (
@@ -51,7 +41,8 @@ export function Shell({ children }: { readonly children: ReactNode }) {
             <View style={styles.wordmarkLip} />
             <Txt look="page">Red Shelf</Txt>
           </View>
-          {places}
+          {PLACES.map(link)}
+          <View style={styles.foot}>{MENU.map(link)}</View>
         </View>
       )}
       <View style={styles.main} role="main">
@@ -60,7 +51,7 @@ export function Shell({ children }: { readonly children: ReactNode }) {
       </View>
       {!wide && (
         <View style={styles.bar} role="navigation">
-          {places}
+          {PLACES.map(link)}
         </View>
       )}
     </View>
@@ -72,7 +63,7 @@ const styles = StyleSheet.create({
   wide: { flex: 1, flexDirection: 'row', backgroundColor: colour.ground },
   main: { flex: 1, minWidth: 0, minHeight: 0 },
   rail: {
-    width: 168,
+    width: 188,
     backgroundColor: colour.card,
     borderRightWidth: 1,
     borderRightColor: colour.hairline,
@@ -81,6 +72,7 @@ const styles = StyleSheet.create({
   wordmark: { paddingHorizontal: 18, paddingBottom: space.m, gap: space.s },
   wordmarkLip: { width: 26, height: LIP, backgroundColor: colour.lip },
   railPlace: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 46, paddingHorizontal: 18 },
+  foot: { marginTop: 'auto', paddingBottom: space.m },
   railLip: { position: 'absolute', left: 0, top: 3, bottom: 3, width: LIP },
   railLabel: { fontSize: 15.5 },
   bar: {

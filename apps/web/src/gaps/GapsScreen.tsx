@@ -41,6 +41,10 @@ export function GapsScreen() {
   };
   return (
     <Page title="Gaps" aside={`${many(running.length + gaps.unplaced.length, 'thing')} worth a look`}>
+      <View style={styles.links}>
+        <Button label="Worth a look" onPress={() => router.push('/gaps/look')} />
+        <Button label="Sort out" onPress={() => router.push('/gaps/sort-out')} />
+      </View>
       <View style={styles.tiles} role="radiogroup" aria-label="Which gaps">
         <Tile
           label={`running out: ${gaps.out.length} out, ${gaps.low.length} low`}
@@ -136,6 +140,7 @@ function GapRow({ supply, sort }: { readonly supply: SupplyView; readonly sort: 
 }
 
 const styles = StyleSheet.create({
+  links: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   tiles: { flexDirection: 'row', gap: space.s },
   tile: {
     flex: 1,

@@ -99,7 +99,7 @@ export function PackScreen() {
         onSuccess: () => {
           forget(DRAFT);
           forget(`${DRAFT}.form`);
-          router.replace('/stash/kits');
+          router.replace('/bench/kits');
         },
       },
     );

@@ -30,7 +30,7 @@ export function CapNote({ kind, unitId }: { readonly kind?: string; readonly uni
           .join(', ') || 'none: all are left in peace'}
         .
       </Txt>
-      <Button label="Choose what leaves" onPress={() => router.push('/stash/look')} />
+      <Button label="Choose what leaves" onPress={() => router.push('/gaps/look')} />
     </Note>
   ));
 }

@@ -18,7 +18,7 @@ export function LatelyScreen() {
   const undo = useChange((id: string) => order(routes.undoChange, { id }));
   if (!data) return <Waiting error={error} />;
   return (
-    <Page title="Lately" narrow aside="Everything can be undone">
+    <Page title="What happened" narrow aside="Everything can be undone">
       {data.changes.length === 0 && <Txt look="quiet">Nothing was done yet.</Txt>}
       {data.changes.map((change) => (
         <View key={change.id} style={styles.row}>

@@ -13,16 +13,11 @@ interface StashMenuProps {
 }
 
 const PLACES: readonly { label: string; href: Href }[] = [
-  { label: 'Worth a look', href: '/stash/look' },
   { label: 'A pile at a time', href: '/stash/pile' },
-  { label: 'Sort out', href: '/stash/sort-out' },
   { label: 'Ranges', href: '/stash/ranges' },
-  { label: 'Kits and packs', href: '/stash/kits' },
-  { label: 'Families', href: '/stash/families' },
-  { label: 'Order and drawers', href: '/stash/order' },
-  { label: 'Paper for…', href: '/stash/paper' },
+  { label: 'A mixed pack', href: '/stash/pack' },
+  { label: 'A list', href: '/data/import' },
   { label: 'Tags', href: '/stash/tags' },
-  { label: 'Lately', href: '/stash/lately' },
 ];
 
 /** The other work on a stash, and where everything of a kind is scattered. */

@@ -1,8 +1,9 @@
 import { formOf } from '@red-shelf/core';
 import type { StockRequestBody, SupplyView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
 import { usePreferences } from '../api/queries';
-import { useDraft } from '../form/useDraft';
+import { useBegun, useDraft } from '../form/useDraft';
 import { readMeasure } from '../copy/measure';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -11,6 +12,8 @@ import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { countingWays, type CountingAnswer, type CountingWay } from './countingWays';
+
+const typedIn = z.record(z.string(), z.string());
 
 interface CountingHelpProps {
   readonly supply: SupplyView;
@@ -42,10 +45,7 @@ export function CountingHelp({ supply, onBegin, onWrite }: CountingHelpProps) {
 
 function WayForm({ way, supply, onBegin, onWrite }: CountingHelpProps & { readonly way: CountingWay }) {
   const { preferences } = usePreferences();
-  const [kept, setTyped, clear] = useDraft<Readonly<Record<string, string>> | null>(
-    `measure.${supply.id}.${way.id}`,
-    null,
-  );
+  const [kept, setTyped, clear] = useBegun(`measure.${supply.id}.${way.id}`, typedIn);
   const typed = kept ?? Object.fromEntries(way.inputs.map(({ id, start }) => [id, start]));
   const { answer, refusal } = work(way, typed, preferences.units);
   const items = formOf(supply.kind, supply.form).counting === 'fill' ? Math.max(1, supply.stock.items) : 1;

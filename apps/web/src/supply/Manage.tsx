@@ -23,9 +23,10 @@ interface ManageProps {
   readonly onRemoved: () => void;
 }
 
-/** Edit it, copy it in another colour, put some aside for a project, take it out of the stash. */
+/** The rest of what is done to a supply, after its stock: edit it; and folded, copy it in another colour, put some aside for a project, take it out of the stash. */
 export function Manage({ supply, onEdit, onRemoved }: ManageProps) {
   const [asking, setAsking] = useState<'reserve' | 'sleep' | null>(null);
+  const [more, setMore] = useState(false);
   const flip = (what: 'reserve' | 'sleep') => () => setAsking(asking === what ? null : what);
   const done = () => setAsking(null);
   const remove = useChange(() =>
@@ -37,6 +38,14 @@ export function Manage({ supply, onEdit, onRemoved }: ManageProps) {
     <View style={styles.box}>
       <View style={styles.acts}>
         <Button label="Edit" grow onPress={onEdit} />
+        <Button
+          label={more ? 'Less' : 'More'}
+          says={more ? 'Fewer acts' : 'More acts'}
+          grow
+          onPress={() => setMore(!more)}
+        />
+      </View>
+      <View style={[styles.acts, !more && styles.folded]}>
         <Button
           label="Another colour"
           says="Add the same thing in another colour"
@@ -125,6 +134,7 @@ function Reserve({ supply, onDone }: { readonly supply: SupplyView; readonly onD
 }
 
 const styles = StyleSheet.create({
+  folded: { display: 'none' },
   box: { gap: space.s },
   acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
 });

@@ -2,10 +2,11 @@ import { formOf, PARTS } from '@red-shelf/core';
 import type { StockRequestBody, SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
 import { order, routes } from '../api/client';
 import { useChange } from '../api/useChange';
 import { sayParts } from '../copy/supply';
-import { useDraft } from '../form/useDraft';
+import { useBegun } from '../form/useDraft';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Input } from '../ui/Input';
@@ -13,12 +14,17 @@ import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { PART_LABEL } from '../form/PartFields';
 
-type Asking = 'open' | 'cut' | 'count' | null;
+const begun = z.object({
+  asking: z.enum(['open', 'cut', 'count']),
+  typed: z.record(z.string(), z.string()),
+});
+type Said = z.infer<typeof begun>;
+type Asking = Said['asking'] | null;
 const USUAL_PACK = 25;
 
 /** Packs, cut bases and scraps of one card colour: open a pack, cut sheets, use a base or a scrap, count. */
 export function PartActs({ supply }: { readonly supply: SupplyView }) {
-  const [draft, setDraft, clear] = useDraft<Said | null>(`parts.${supply.id}`, null);
+  const [draft, setDraft, clear] = useBegun(`parts.${supply.id}`, begun);
   const [asking, setAsking] = useState<Asking>(draft?.asking ?? null);
   const act = useChange((body: StockRequestBody) => order(routes.actOnSupply, { id: supply.id, body }));
   const { parts } = formOf(supply.kind, supply.form);
@@ -59,11 +65,6 @@ export function PartActs({ supply }: { readonly supply: SupplyView }) {
 }
 
 /** Numbers being said, as typed, by field. */
-interface Said {
-  readonly asking: Exclude<Asking, null>;
-  readonly typed: Readonly<Record<string, string>>;
-}
-
 function startSaid(asking: Said['asking'], { facts, stock }: SupplyView): Said {
   const perPack = facts.attributes?.perPack;
   return {

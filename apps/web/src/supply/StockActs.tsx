@@ -1,14 +1,15 @@
-import { formFor, freeOf, levelOf, printLength, type FormDefinition, type Level } from '@red-shelf/core';
+import { formFor, freeOf, LEVELS, levelOf, printLength, type FormDefinition } from '@red-shelf/core';
 import type { HoldingView, StockRequestBody, SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
+import { z } from 'zod';
 import { order, routes } from '../api/client';
 import { usePreferences, useStash } from '../api/queries';
 import { useSpotName } from '../api/spotName';
 import { useChange } from '../api/useChange';
 import { useHeld } from '../api/useHeld';
-import { useDraft } from '../form/useDraft';
+import { useBegun } from '../form/useDraft';
 import { readPrice } from '../copy/measure';
 import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -34,13 +35,14 @@ const actsOf = (form: FormDefinition): ActName[] =>
     : ['use', 'count', 'buy', 'discard'];
 
 /** An amount being said: of which act, as typed, and how full. */
-interface Amount {
-  readonly act: Exclude<ActName, 'refill'>;
-  readonly text: string;
-  readonly level: Level;
+const amountSaid = z.object({
+  act: z.enum(['use', 'count', 'buy', 'discard']),
+  text: z.string(),
+  level: z.enum(LEVELS),
   /** What was paid, as typed. */
-  readonly price?: string;
-}
+  price: z.string().optional(),
+});
+type Amount = z.infer<typeof amountSaid>;
 
 /** What the amount starts with. */
 const startAmount = (act: Amount['act'], supply: SupplyView, form: FormDefinition): Amount => ({
@@ -67,7 +69,7 @@ interface StockActsProps {
 export function StockActs({ supply, startWith }: StockActsProps) {
   const form = formFor(supply);
   const { stash } = useStash();
-  const [draft, setDraft, clear] = useDraft<Amount | null>(`stock.${supply.id}`, null);
+  const [draft, setDraft, clear] = useBegun(`stock.${supply.id}`, amountSaid);
   const [asking, setAsking] = useState<ActName | null>(startWith ?? draft?.act ?? null);
   const act = useChange((body: StockRequestBody) => order(routes.actOnSupply, { id: supply.id, body }));
   const close = () => {

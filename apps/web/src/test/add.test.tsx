@@ -4,6 +4,8 @@ import { AddScreen } from '../intake/AddScreen';
 import { change, fakeServer, show, supply } from './harness';
 
 jest.mock('expo-router', () => ({
+  ...jest.requireActual<object>('./router'),
+
   router: { push: jest.fn(), replace: jest.fn() },
   useLocalSearchParams: () => ({}),
 }));

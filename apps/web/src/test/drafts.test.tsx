@@ -10,6 +10,8 @@ import { Needs } from '../wall/storage/Needs';
 import { Refused, change, fakeServer, press, record, show, supply, type, unit } from './harness';
 
 jest.mock('expo-router', () => ({
+  ...jest.requireActual<object>('./router'),
+
   router: { push: jest.fn(), replace: jest.fn(), setParams: jest.fn() },
   useLocalSearchParams: jest.fn(),
 }));

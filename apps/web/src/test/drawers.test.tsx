@@ -11,6 +11,8 @@ import type { Session } from '../review/sortout/session';
 import { change, fakeServer, press, record, show, supply, type, unit, type Sent } from './harness';
 
 jest.mock('expo-router', () => ({
+  ...jest.requireActual<object>('./router'),
+
   router: { push: jest.fn(), replace: jest.fn(), setParams: jest.fn() },
   useLocalSearchParams: jest.fn(),
 }));

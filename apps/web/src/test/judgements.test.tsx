@@ -15,6 +15,8 @@ import type { Stash } from '../api/queries';
 import { change, entry, fakeServer, press, record, show, supply, unit } from './harness';
 
 jest.mock('expo-router', () => ({
+  ...jest.requireActual<object>('./router'),
+
   router: { push: jest.fn(), replace: jest.fn(), setParams: jest.fn() },
   useLocalSearchParams: jest.fn(),
 }));
@@ -124,7 +126,7 @@ test('one in, one out is said where one is about to come in, by kind and by rack
     ),
   ).toBeTruthy();
   press('Choose what leaves');
-  expect(router.push).toHaveBeenCalledWith('/stash/look');
+  expect(router.push).toHaveBeenCalledWith('/gaps/look');
   kind.unmount();
   const rack = show(<CapNote unitId="u1" />);
   expect(await screen.findByText(/B Pad rack: 2 where 2 may be/)).toBeTruthy();

@@ -4,7 +4,10 @@ import { chooseFile } from '../ui/files';
 import { ImportScreen } from '../data/ImportScreen';
 import { change, fakeServer, Refused, show } from './harness';
 
-jest.mock('expo-router', () => ({ router: { push: jest.fn(), replace: jest.fn() } }));
+jest.mock('expo-router', () => ({
+  ...jest.requireActual<object>('./router'),
+  router: { push: jest.fn(), replace: jest.fn() },
+}));
 jest.mock('../ui/files', () => ({ chooseFile: jest.fn(), saveFrom: jest.fn() }));
 
 beforeEach(() => localStorage.clear());

@@ -3,6 +3,8 @@ import { SupplyPanel } from '../supply/SupplyPanel';
 import { change, entry, fakeServer, Refused, show, supply, unit, type Sent } from './harness';
 
 jest.mock('expo-router', () => ({
+  ...jest.requireActual<object>('./router'),
+
   router: { push: jest.fn(), setParams: jest.fn() },
   useLocalSearchParams: () => ({}),
 }));

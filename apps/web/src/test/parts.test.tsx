@@ -8,6 +8,8 @@ import { Swatches } from '../supply/Swatches';
 import { change, fakeServer, show, supply, unit } from './harness';
 
 jest.mock('expo-router', () => ({
+  ...jest.requireActual<object>('./router'),
+
   router: { push: jest.fn(), replace: jest.fn(), setParams: jest.fn() },
   useLocalSearchParams: () => ({ session: 'r1' }),
 }));
@@ -48,6 +50,7 @@ test('a pack is opened into its sheets, and sheets are cut into bases and scraps
 test('what is put aside must be there, and is kept with its project', async () => {
   const sent = fakeServer({ 'PUT /api/supplies/s1': answer });
   show(<Manage supply={card} onEdit={jest.fn()} onRemoved={jest.fn()} />);
+  press('More acts');
   press('Put aside');
   press('Put it aside');
   expect(screen.getByText(/Name the project/)).toBeTruthy();

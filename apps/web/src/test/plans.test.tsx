@@ -4,7 +4,11 @@ import { ArrangeScreen } from '../arrange/ArrangeScreen';
 import { GapsScreen } from '../gaps/GapsScreen';
 import { change, fakeServer, Refused, show, supply, unit } from './harness';
 
-jest.mock('expo-router', () => ({ router: { push: jest.fn() }, useLocalSearchParams: () => ({}) }));
+jest.mock('expo-router', () => ({
+  ...jest.requireActual<object>('./router'),
+  router: { push: jest.fn() },
+  useLocalSearchParams: () => ({}),
+}));
 
 const SUPPLIES = [
   supply(),

@@ -5,11 +5,15 @@ import { KitsScreen } from '../bench/KitsScreen';
 import { OwnScreen } from '../own/OwnScreen';
 import { RangesScreen } from '../intake/RangesScreen';
 import { SortOutScreen } from '../review/sortout/SortOutScreen';
+import { BenchScreen } from '../bench/BenchScreen';
+import { SettingsScreen } from '../settings/SettingsScreen';
 import { LatelyScreen } from '../review/LatelyScreen';
 import { TagsScreen } from '../review/TagsScreen';
 import { change, fakeServer, press, record, show, supply, unit } from './harness';
 
 jest.mock('expo-router', () => ({
+  ...jest.requireActual<object>('./router'),
+
   router: { push: jest.fn(), replace: jest.fn(), setParams: jest.fn() },
   useLocalSearchParams: jest.fn(),
 }));
@@ -160,23 +164,53 @@ test('a verdict is sent with the version that was seen, and what is freed adds u
   await waitFor(() => expect(sent[0]?.body).toEqual({ version: 3, verdict: 'pass on', sessionId: 'r1' }));
 });
 
-test('families are moved and kept whole, with the measures', async () => {
+test('families are moved and kept whole', async () => {
   const sent = server([], {
     'POST /api/records': { record: record('preferences', {}), change: change({ kind: 'record' }) },
   });
   show(<FamiliesScreen />);
   press(await screen.findByRole('button', { name: 'Orange earlier' }).then(() => 'Orange earlier'));
   press('Neutrals first');
-  fireEvent.click(screen.getByRole('radio', { name: 'inches and ounces' }));
-  fireEvent.change(screen.getByLabelText('Currency'), { target: { value: 'us' } });
-  expect(screen.getByText(/three letters/)).toBeTruthy();
-  fireEvent.change(screen.getByLabelText('Currency'), { target: { value: 'usd' } });
   press('Keep it so');
   await waitFor(() => expect(sent).toHaveLength(1));
   const { body } = sent[0]?.body as { body: { familyOrder: string[] } };
-  expect(body).toMatchObject({ units: 'inches', currency: 'USD', lightness: 'light-first' });
+  expect(body).toMatchObject({ units: 'metric', lightness: 'light-first' });
   expect(body.familyOrder.slice(0, 3)).toEqual(['neutral', 'orange', 'red']);
   expect(new Set(body.familyOrder).size).toBe(13);
+});
+
+test('settings: measures, currency, seasons, nudges; light or dark belongs to the device', async () => {
+  const sent = server([], {
+    'POST /api/records': { record: record('preferences', {}), change: change({ kind: 'record' }) },
+  });
+  const last = () => (sent.at(-1)?.body as { body: object }).body;
+  show(<SettingsScreen />);
+  fireEvent.click(await screen.findByRole('radio', { name: 'inches and ounces' }));
+  await waitFor(() => expect(last()).toMatchObject({ units: 'inches' }));
+  fireEvent.change(screen.getByLabelText('Currency'), { target: { value: 'us' } });
+  expect(screen.getByText(/three letters/)).toBeTruthy();
+  fireEvent.change(screen.getByLabelText('Currency'), { target: { value: 'usd' } });
+  press('Keep the currency');
+  await waitFor(() => expect(last()).toMatchObject({ currency: 'USD' }));
+  fireEvent.click(screen.getByRole('radio', { name: 'south of the equator' }));
+  await waitFor(() => expect(last()).toMatchObject({ hemisphere: 'south' }));
+  fireEvent.click(screen.getByRole('checkbox', { name: 'Never used' }));
+  await waitFor(() => expect(last()).toMatchObject({ muted: ['unused'] }));
+  const count = sent.length;
+  fireEvent.click(screen.getByRole('radio', { name: 'dark' }));
+  expect(document.documentElement.dataset.scheme).toBe('dark');
+  fireEvent.click(screen.getByRole('radio', { name: 'as the device' }));
+  expect(document.documentElement.dataset.scheme).toBe('light');
+  expect(sent).toHaveLength(count);
+});
+
+test('the bench says what is out of its place, and leads to where it is put away', async () => {
+  const out = supply({ id: 's9', name: 'Otter pair', place: { unitId: 'hand', slot: null } });
+  server([], { 'GET /api/supplies': { order: '', supplies: [out, supply()] } });
+  show(<BenchScreen />);
+  expect(await screen.findByText('1 thing out now')).toBeTruthy();
+  press('Put Otter pair away');
+  expect(router.push).toHaveBeenCalledWith({ pathname: '/stash', params: { supply: 's9' } });
 });
 
 test('tags that may mean the same are joined in one change', async () => {
@@ -201,7 +235,7 @@ test('lately: each change with its undo, undone ones without', async () => {
   });
   const sent = server([], {
     'GET /api/changes': { changes: [line('c1', {}), line('c2', { kind: 'add', undone: true })] },
-    'POST /api/changes/c1/undo': { change: change({ kind: 'undo' }) },
+    'POST /api/changes/c1/undo': { change: change({ kind: 'undo' }), kept: [] },
   });
   show(<LatelyScreen />);
   expect(await screen.findByText(/Undone since/)).toBeTruthy();

@@ -7,6 +7,8 @@ import { UnitDrawing } from '../draw/UnitDrawing';
 import { change, fakeServer, living, show, supply, unit } from './harness';
 
 jest.mock('expo-router', () => ({
+  ...jest.requireActual<object>('./router'),
+
   router: { push: jest.fn(), replace: jest.fn() },
   useLocalSearchParams: () => ({}),
 }));

@@ -1,8 +1,10 @@
 import { configureFonts, DefaultTheme, type MD3Theme } from 'react-native-paper';
-import { colour, font, radius } from './tokens';
+import { font, radius, schemes } from './tokens';
 
-/** Paper in the app's neutral dress. */
-export const paperTheme: MD3Theme = {
+/** Paper in the app's neutral dress; it computes with colours, so it is given values and no names. */
+export const paperTheme = (scheme: keyof typeof schemes): MD3Theme => dressed(schemes[scheme]);
+
+const dressed = (colour: (typeof schemes)['light']): MD3Theme => ({
   ...DefaultTheme,
   roundness: radius.s,
   fonts: configureFonts({ config: { fontFamily: font.regular } }),
@@ -35,4 +37,4 @@ export const paperTheme: MD3Theme = {
       level5: colour.card,
     },
   },
-};
+});

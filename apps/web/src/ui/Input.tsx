@@ -1,6 +1,6 @@
 import { forwardRef } from 'react';
 import { StyleSheet, View, type TextInput as NativeInput } from 'react-native';
-import { HelperText, TextInput } from 'react-native-paper';
+import { HelperText, TextInput, useTheme } from 'react-native-paper';
 import { colour } from '../theme/tokens';
 
 interface InputProps {
@@ -37,6 +37,7 @@ export const Input = forwardRef<NativeInput, InputProps>(function Input(
   },
   ref,
 ) {
+  const { colors } = useTheme();
   return (
     <View style={styles.field}>
       <TextInput
@@ -55,7 +56,7 @@ export const Input = forwardRef<NativeInput, InputProps>(function Input(
         onSubmitEditing={() => onSubmit?.()}
         // Enter goes on to what comes next; the cursor is not taken away.
         blurOnSubmit={false}
-        outlineColor={colour.hairline}
+        outlineColor={colors.outlineVariant}
         style={styles.input}
         testID={testID ?? 'input'}
       />

@@ -25,6 +25,10 @@ const styles = StyleSheet.create({
     borderRadius: radius.s,
     borderWidth: 1,
     borderColor: colour.hairline,
+    // Mounted on white or mid-grey: a dark ground beside it would make it look lighter than it is.
+    outlineWidth: 3,
+    outlineStyle: 'solid',
+    outlineColor: colour.mount,
     justifyContent: 'flex-end',
     padding: 4,
   },

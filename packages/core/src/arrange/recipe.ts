@@ -1,10 +1,9 @@
+import type { Supply } from '../stash/supply';
 import type { FamilyGroup } from '../colour/families';
 import { chromaOf, hueOf, type Lab } from '../colour/lab';
-import type { Finish } from '../colour/family';
 import { purposesOf } from '../find/purposes';
 import { fold } from '../find/fold';
 import { bodyOf } from '../stash/body';
-import type { Facts } from '../stash/facts';
 import { seasonOf, SEASONS } from '../stash/seasons';
 import type { Kind } from '../kinds/definition';
 import { KINDS } from '../kinds/definition';
@@ -35,20 +34,14 @@ export type Recipe = readonly SortKey[];
 export const DEFAULT_RECIPE: Recipe = ['family', 'lightness', 'finish'];
 
 /** A supply as a recipe sorts it. */
-export interface Sortable {
-  readonly id: string;
-  readonly kind: Kind;
-  readonly form: string;
-  readonly name: string;
-  readonly maker: string;
-  readonly range: string;
-  readonly code: string;
-  readonly finish: Finish;
+export type Sortable = Pick<
+  Supply,
+  'id' | 'kind' | 'form' | 'name' | 'maker' | 'range' | 'code' | 'finish' | 'facts'
+> & {
   readonly group: FamilyGroup;
   readonly lab: Lab;
-  readonly facts: Facts;
   readonly uses: number;
-}
+};
 
 /** Attributes that say what type a thing is, by kind: the ink's chemistry, the card's paper, the ribbon's stuff. */
 const TYPE: Readonly<Record<Kind, string>> = {

@@ -1,26 +1,19 @@
+import type { Supply } from '../stash/supply';
+import type { Stock } from '../stock/stock';
 import { parseColour } from '../colour/parse';
 import { sayDifference, type SaidDifference } from '../colour/sayDifference';
 import { ciede2000, labOf } from '../colour/lab';
 import { fold } from './fold';
 import { sameManner, type Ground, type Made } from '../stash/swatch';
-import type { Facts } from '../stash/facts';
 import { distance } from 'fastest-levenshtein';
 import { normaliseBarcode } from './barcode';
 
 /** A supply as the question "do I own it?" sees it. */
-export interface Owned {
-  readonly id: string;
-  /** The short number it is known by. */
-  readonly number?: number;
-  readonly kind: string;
-  readonly name: string;
-  readonly maker: string;
-  readonly range: string;
-  readonly code: string;
-  readonly hex: string;
-  readonly stock: { readonly items: number; readonly left: number };
-  readonly facts: Facts;
-}
+export type Owned = Pick<Supply, 'id' | 'name' | 'maker' | 'range' | 'code' | 'hex' | 'facts'> &
+  Partial<Pick<Supply, 'number'>> & {
+    readonly kind: string;
+    readonly stock: Pick<Stock, 'items' | 'left'>;
+  };
 
 /** Why a supply answers the question. */
 export type OwnReason =

@@ -1,38 +1,22 @@
+import type { Supply } from '../stash/supply';
+import type { Stock } from '../stock/stock';
 import type { Family, FamilyGroup } from '../colour/families';
 import { FAMILY_GROUP_INFO } from '../colour/families';
-import type { Finish } from '../colour/family';
-import type { Kind } from '../kinds/definition';
 import { formOf, KIND_DEFINITIONS } from '../kinds/registry';
 import type { Facts } from '../stash/facts';
 import { fold } from './fold';
 import { searchText, type SearchText } from './match';
 
 /** A supply as searching sees it. */
-export interface SearchSubject {
-  readonly id: string;
-  readonly number: number;
-  readonly kind: Kind;
-  readonly form: string;
-  readonly name: string;
-  readonly code: string;
-  readonly maker: string;
-  readonly range: string;
-  readonly note: string;
-  readonly hex: string;
-  readonly finish: Finish;
+export type SearchSubject = Omit<Supply, 'familyOverride' | 'familyReason' | 'createdAt'> & {
   readonly family: Family;
   readonly group: FamilyGroup;
   /** Labels of the places it has something in. */
   readonly addresses: readonly string[];
-  readonly stock: {
-    readonly state: 'ok' | 'low' | 'out';
-    readonly uses: number;
-    readonly lastUsedAt: string | null;
-  };
-  readonly facts: Facts;
+  readonly stock: Pick<Stock, 'state' | 'uses' | 'lastUsedAt'>;
   /** Further words it is found by: what its purposes also mean. */
   readonly also?: readonly string[];
-}
+};
 
 /** A subject with its texts folded once, for many queries. */
 export interface Searchable<T> {

@@ -1,17 +1,13 @@
-import type { Kind, Partner } from '../kinds/definition';
+import type { Supply } from '../stash/supply';
+import type { Stock } from '../stock/stock';
+import type { Partner } from '../kinds/definition';
 import { formOf } from '../kinds/registry';
 import { fold } from '../find/fold';
-import type { Facts } from '../stash/facts';
 
 /** A supply as its partners see it. */
-export interface Partnered {
-  readonly id: string;
-  readonly kind: Kind;
-  readonly form: string;
-  readonly name: string;
-  readonly facts: Facts;
-  readonly stock: { readonly left: number; readonly uses: number };
-}
+export type Partnered = Pick<Supply, 'id' | 'kind' | 'form' | 'name' | 'facts'> & {
+  readonly stock: Pick<Stock, 'left' | 'uses'>;
+};
 
 /** A supply and what it should have beside it and has not. */
 export interface MissingPartner<T> {

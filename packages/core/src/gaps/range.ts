@@ -1,3 +1,4 @@
+import type { Supply } from '../stash/supply';
 import { parseColour } from '../colour/parse';
 import { readCsv } from '../formats/csvRead';
 import { fold } from '../find/fold';
@@ -86,14 +87,7 @@ export function readRange(bytes: Uint8Array): RangeReading {
     : { ok: true, name: '', entries: entries.slice(0, MOST_ENTRIES), leftOut };
 }
 
-interface Known {
-  readonly id: string;
-  readonly name: string;
-  readonly code: string;
-  readonly maker: string;
-  readonly range: string;
-  readonly kind: string;
-}
+type Known = Pick<Supply, 'id' | 'name' | 'code' | 'maker' | 'range'> & { readonly kind: string };
 
 /** Which entries of a range are owned already: the same code in the range, or the same name by the same maker. */
 export function ownedOfRange<T extends Known>(

@@ -1,27 +1,16 @@
-import type { Kind, Part } from '../kinds/definition';
+import type { Supply } from '../stash/supply';
+import type { Stock } from '../stock/stock';
 import { formOf } from '../kinds/registry';
 import { ciede2000, labOf } from '../colour/lab';
 import { inPeace, isIdle } from '../stash/idle';
-import type { Facts } from '../stash/facts';
 
 /** A supply as sorting out sees it. Times are ISO 8601. */
-export interface SortSubject {
-  readonly id: string;
-  readonly kind: Kind;
-  readonly form: string;
-  readonly name: string;
-  readonly maker: string;
-  readonly hex: string;
-  readonly createdAt: string;
-  readonly stock: {
-    readonly items: number;
-    readonly left: number;
-    readonly uses: number;
-    readonly lastUsedAt: string | null;
-    readonly parts?: Readonly<Partial<Record<Part, number>>>;
-  };
-  readonly facts: Facts;
-}
+export type SortSubject = Pick<
+  Supply,
+  'id' | 'kind' | 'form' | 'name' | 'maker' | 'hex' | 'createdAt' | 'facts'
+> & {
+  readonly stock: Pick<Stock, 'items' | 'left' | 'uses' | 'lastUsedAt'> & Partial<Pick<Stock, 'parts'>>;
+};
 
 /** Why a thing deserves a second look; the more, the sooner. */
 export type Doubt =

@@ -1,11 +1,12 @@
+import type { Supply } from '../stash/supply';
 import { DAY, idleDays, inPeace, type StockHistory } from '../stash/idle';
 
 /** A thing as forgetting sees it: how it was used, and whether it is out of sight. */
-export interface Forgettable extends StockHistory {
-  readonly id: string;
-  /** Its place is deep storage, or it has none. */
-  readonly outOfSight: boolean;
-}
+export type Forgettable = StockHistory &
+  Pick<Supply, 'id'> & {
+    /** Its place is deep storage, or it has none. */
+    readonly outOfSight: boolean;
+  };
 
 const TEN = 10;
 /** A thing used within the last quarter of a year is not forgotten. */

@@ -1,7 +1,8 @@
+import type { Bodied } from '../stash/body';
+import type { Stock } from '../stock/stock';
 import type { Kind } from '../kinds/definition';
 import { SHEET_SIZE_UM } from '../kinds/cardstock';
 import { formOf } from '../kinds/registry';
-import type { Facts } from '../stash/facts';
 
 /** What storage still lacks and a discarded thing might serve as. */
 export const NEEDED_AS = ['divider', 'winding card', 'tray', 'box', 'pouch', 'swatch card'] as const;
@@ -29,12 +30,7 @@ const BECOMES: Readonly<Record<Kind, readonly NeededAs[]>> = {
 /** Things made of flat stuff serve only when their sheet is large enough. */
 const FLAT: ReadonlySet<NeededAs> = new Set(['divider', 'winding card', 'swatch card', 'pouch']);
 
-export interface Salvageable {
-  readonly kind: Kind;
-  readonly form: string;
-  readonly facts: Facts;
-  readonly stock: { readonly left: number };
-}
+export type Salvageable = Bodied & { readonly stock: Pick<Stock, 'left'> };
 
 /** Width and height of the flat stuff of a thing, µm. */
 function flatSize({ kind, form, facts }: Salvageable): readonly [number, number] {

@@ -1,15 +1,12 @@
+import type { Supply } from './supply';
 import type { Attributes } from '../kinds/attributes';
-import type { FormDefinition, Kind, LotAs, Piling, Size } from '../kinds/definition';
+import type { FormDefinition, LotAs, Piling, Size } from '../kinds/definition';
 import { formOf } from '../kinds/registry';
 import type { Facts } from './facts';
 import type { FlatSize, Tally } from './holding';
 
 /** What is asked of a supply to know its body. */
-export interface Bodied {
-  readonly kind: Kind;
-  readonly form: string;
-  readonly facts: Facts;
-}
+export type Bodied = Pick<Supply, 'kind' | 'form' | 'facts'>;
 /** What is asked of a lot: what it is and how much of it there is. One whole thing when left out. */
 export interface BodiedLot extends Partial<Tally> {
   readonly as: LotAs;

@@ -1,11 +1,9 @@
-import type { Facts } from './facts';
+import type { Supply } from './supply';
 
 /** What is known of how a thing was used. Times are ISO 8601. */
-export interface StockHistory {
-  readonly createdAt: string;
+export type StockHistory = Pick<Supply, 'createdAt' | 'facts'> & {
   readonly stock: { readonly uses: number; readonly lastUsedAt: string | null };
-  readonly facts: Facts;
-}
+};
 
 export const DAY = 86_400_000;
 const IDLE_DAYS = 365;

@@ -1,3 +1,4 @@
+import type { Supply } from '../stash/supply';
 import { holdsOf } from './models/models';
 import { addressIn, placesIn, type Unit } from './unit';
 
@@ -17,16 +18,10 @@ export interface SlotLabel {
 }
 
 /** What a label needs to know of the thing in its place. */
-export interface Labelled {
-  readonly name: string;
-  readonly maker: string;
-  readonly range: string;
-  readonly code: string;
-  readonly number: number;
-  readonly hex: string;
+export type Labelled = Pick<Supply, 'name' | 'maker' | 'range' | 'code' | 'number' | 'hex'> & {
   /** Left out where it is the whole thing. */
   readonly lot?: string;
-}
+};
 
 /** One label for every place of a unit, open ones too, in reading order; where things lie loose, one for each. */
 export function slotLabels(

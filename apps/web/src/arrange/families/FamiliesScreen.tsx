@@ -1,17 +1,16 @@
 import { FAMILY_GROUP_INFO, FAMILY_GROUPS, type FamilyGroup } from '@red-shelf/core';
-import type { Preferences } from '@red-shelf/contract';
+import { preferencesBody } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences, useStash } from '../../api/queries';
 import { usePreferenceChange } from '../../api/usePreferenceChange';
 import { Waiting } from '../../ui/Waiting';
-import { useDraft } from '../../form/useDraft';
+import { useBegun } from '../../form/useDraft';
 import { inRainbow } from '../../api/inRainbow';
 import { colour, space } from '../../theme/tokens';
 import { Button } from '../../ui/Button';
 import { ColourThreads } from '../../ui/ColourThreads';
 import { Columns } from '../../ui/Columns';
 import { Choice } from '../../ui/Choice';
-import { Input } from '../../ui/Input';
 import { Note } from '../../ui/Note';
 import { Page } from '../../ui/Page';
 import { SortableList } from '../../ui/SortableList';
@@ -21,7 +20,7 @@ import { Txt } from '../../ui/Txt';
 export function FamiliesScreen() {
   const { stash, error } = useStash();
   const { preferences } = usePreferences();
-  const [draft, setDraft, clear] = useDraft<Preferences | null>('families', null);
+  const [draft, setDraft, clear] = useBegun('families', preferencesBody);
   const now = draft ?? preferences;
   const keep = usePreferenceChange();
   if (!stash) return <Waiting error={error} />;
@@ -35,7 +34,7 @@ export function FamiliesScreen() {
   };
   const strip = inRainbow(stash.supplies, { ...now, familyOrder: order });
   return (
-    <Page title="Families and measures" aside="Your rainbow, your way">
+    <Page title="Families" aside="Your rainbow, your way">
       <View style={styles.strip}>
         <ColourThreads
           items={strip}
@@ -86,20 +85,6 @@ export function FamiliesScreen() {
                 setDraft({ ...now, lightness: way === 'light to dark' ? 'light-first' : 'dark-first' })
               }
             />
-            <Choice
-              label="Measures"
-              options={['centimetres and grams', 'inches and ounces']}
-              value={now.units === 'metric' ? 'centimetres and grams' : 'inches and ounces'}
-              onChange={(way) => setDraft({ ...now, units: way.startsWith('inches') ? 'inches' : 'metric' })}
-            />
-            <Input
-              label="Currency"
-              value={now.currency}
-              onChange={(currency) => setDraft({ ...now, currency: currency.toUpperCase() })}
-              error={
-                /^[A-Z]{3}$/.test(now.currency) ? undefined : 'A currency is three letters, such as EUR.'
-              }
-            />
             {draft && (
               <Note>The strip shows how it would be. Nothing in the racks moves; Arrange does that.</Note>
             )}
@@ -107,9 +92,11 @@ export function FamiliesScreen() {
               <Button
                 label="Keep it so"
                 main
-                disabled={!draft || !/^[A-Z]{3}$/.test(now.currency)}
+                disabled={!draft}
                 busy={keep.isPending}
-                onPress={() => keep.mutate({ ...now, familyOrder: order }, { onSuccess: clear })}
+                onPress={() =>
+                  keep.mutate({ familyOrder: order, lightness: now.lightness }, { onSuccess: clear })
+                }
               />
               {draft && <Button label="Leave it as it was" onPress={clear} />}
             </View>

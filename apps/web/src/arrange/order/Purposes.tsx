@@ -1,9 +1,10 @@
 import { purposeSections, splitWords, type Purpose, type Sortable } from '@red-shelf/core';
 import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
 import { usePreferences } from '../../api/queries';
 import { usePreferenceChange } from '../../api/usePreferenceChange';
 import { many } from '../../copy/words';
-import { useDraft } from '../../form/useDraft';
+import { useBegun } from '../../form/useDraft';
 import { space } from '../../theme/tokens';
 import { Button } from '../../ui/Button';
 import { Input } from '../../ui/Input';
@@ -12,16 +13,14 @@ import { SortableList } from '../../ui/SortableList';
 import { Txt } from '../../ui/Txt';
 
 /** What is being changed: the order, and for each purpose what it also means, as typed. */
-interface Draft {
-  readonly order: readonly string[];
-  readonly also: Readonly<Record<string, string>>;
-}
+const begun = z.object({ order: z.array(z.string()), also: z.record(z.string(), z.string()) });
+type Draft = z.infer<typeof begun>;
 
 /** The sections of purposes in the person's own order, and what each category means besides. */
 export function Purposes({ items }: { readonly items: readonly Sortable[] }) {
   const { preferences } = usePreferences();
   const keep = usePreferenceChange();
-  const [draft, setDraft, clear] = useDraft<Draft | null>('purposes', null);
+  const [draft, setDraft, clear] = useBegun('purposes', begun);
   const sections = purposeSections(items, preferences.purposes);
   const byName = new Map(sections.map((section) => [section.name, section]));
   const names = [...new Set([...(draft?.order ?? []), ...byName.keys()])].filter((name) => byName.has(name));

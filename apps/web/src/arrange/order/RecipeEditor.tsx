@@ -10,9 +10,10 @@ import {
 } from '@red-shelf/core';
 import { useMemo, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
 import { usePreferences, type Stash } from '../../api/queries';
 import { usePreferenceChange } from '../../api/usePreferenceChange';
-import { useDraft } from '../../form/useDraft';
+import { useBegun } from '../../form/useDraft';
 import { space } from '../../theme/tokens';
 import { Button } from '../../ui/Button';
 import { Columns } from '../../ui/Columns';
@@ -23,6 +24,8 @@ import { Drawers } from './Drawers';
 import { Purposes } from './Purposes';
 import { Strip } from './Strip';
 import { toSortable } from '../../api/drawerPlans';
+
+const KEYS = z.array(z.enum(SORT_KEYS));
 
 interface RecipeEditorProps {
   readonly stash: Stash;
@@ -38,7 +41,7 @@ export function RecipeEditor({ stash, kind, form, children }: RecipeEditorProps)
   const { preferences } = usePreferences();
   const keep = usePreferenceChange();
   const own = form ? `${kind}/${form}` : kind;
-  const [draft, setDraft, clear] = useDraft<readonly SortKey[] | null>(`order.${own}`, null);
+  const [draft, setDraft, clear] = useBegun(`order.${own}`, KEYS);
   const kept = form
     ? (preferences.recipes[own] ?? recipeOf(preferences.recipes, { kind, form }))
     : (preferences.recipes[kind] ?? DEFAULT_RECIPE);

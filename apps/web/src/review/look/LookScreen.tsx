@@ -3,13 +3,13 @@ import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences, useStash } from '../../api/queries';
 import { usePreferenceChange } from '../../api/usePreferenceChange';
+import { NUDGE_TITLES } from '../../copy/nudges';
 import { many } from '../../copy/words';
 import { Waiting } from '../../ui/Waiting';
 import { ReasonRow } from '../../row/ReasonRow';
 import { sayLastUsed } from '../../copy/supply';
 import { space } from '../../theme/tokens';
 import { Button } from '../../ui/Button';
-import { Chip } from '../../ui/Chip';
 import { Columns } from '../../ui/Columns';
 import { Note } from '../../ui/Note';
 import { Page } from '../../ui/Page';
@@ -19,16 +19,6 @@ import { DormantRow, ForgottenRow, LeaveRow, TrialRow, UnusedRow } from './rows'
 import { Section } from './Section';
 import { useLooks } from './useLooks';
 
-const TITLES: Readonly<Record<Nudge, string>> = {
-  due: 'To decide now',
-  caps: 'One in, one out',
-  forgotten: 'Ten you forgot',
-  seasons: 'Its season is near',
-  partners: 'Partners missing',
-  unused: 'Never used',
-  misfits: 'Fits no rack',
-};
-
 /** What the app would like one to look at: each nudge with its reason, each can be switched off. */
 export function LookScreen() {
   const { stash, error } = useStash();
@@ -36,10 +26,10 @@ export function LookScreen() {
   const looks = useLooks();
   const keep = usePreferenceChange();
   if (!stash || !looks) return <Waiting error={error} />;
-  const { muted, hideOutOfSeason, hemisphere } = preferences;
+  const { muted } = preferences;
   const on = (nudge: Nudge): boolean => !muted.includes(nudge);
   const mute = (nudge: Nudge) => () => keep.mutate({ muted: [...muted, nudge] });
-  const section = (nudge: Nudge) => ({ title: TITLES[nudge], onMute: mute(nudge) });
+  const section = (nudge: Nudge) => ({ title: NUDGE_TITLES[nudge], onMute: mute(nudge) });
   const leaving = looks.caps.flatMap(({ what, verdict }) =>
     verdict.candidates.map((supply) => ({ supply, what })),
   );
@@ -101,20 +91,7 @@ export function LookScreen() {
                 items={looks.seasons}
                 row={(look) => <ReasonRow key={look.supply.id} {...look} />}
               >
-                <View style={styles.row}>
-                  <Chip
-                    many
-                    label="Hide what is out of season"
-                    on={hideOutOfSeason}
-                    onPress={() => keep.mutate({ hideOutOfSeason: !hideOutOfSeason })}
-                  />
-                  <Chip
-                    many
-                    label="South of the equator"
-                    on={hemisphere === 'south'}
-                    onPress={() => keep.mutate({ hemisphere: hemisphere === 'south' ? 'north' : 'south' })}
-                  />
-                </View>
+                <Button label="Seasons in Settings" onPress={() => router.push('/settings')} />
               </Section>
             )}
           </>
@@ -154,7 +131,7 @@ export function LookScreen() {
                   {muted.map((nudge) => (
                     <Button
                       key={nudge}
-                      label={`${TITLES[nudge]}: switch on`}
+                      label={`${NUDGE_TITLES[nudge]}: switch on`}
                       onPress={() => keep.mutate({ muted: muted.filter((each) => each !== nudge) })}
                     />
                   ))}

@@ -1,19 +1,22 @@
 import { KIND_DEFINITIONS, KINDS, type Kind } from '@red-shelf/core';
 import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
 import { usePreferences, useStash } from '../../api/queries';
 import { usePreferenceChange } from '../../api/usePreferenceChange';
-import { useDraft } from '../../form/useDraft';
+import { useBegun } from '../../form/useDraft';
 import { space } from '../../theme/tokens';
 import { Button } from '../../ui/Button';
 import { Input } from '../../ui/Input';
 import { Txt } from '../../ui/Txt';
+
+const limits = z.partialRecord(z.enum(KINDS), z.string());
 
 /** One in, one out: at most so many of each kind. Empty means no limit. */
 export function KindLimits() {
   const { stash } = useStash();
   const { preferences } = usePreferences();
   const keep = usePreferenceChange();
-  const [typed, setTyped, clear] = useDraft<Partial<Record<Kind, string>> | null>('limits', null);
+  const [typed, setTyped, clear] = useBegun('limits', limits);
   const said = (kind: Kind): string => typed?.[kind] ?? String(preferences.caps[kind] ?? '');
   const wrong = KINDS.filter((kind) => !/^\d{0,6}$/.test(said(kind).trim()) || said(kind).trim() === '0');
   const submit = (): void => {

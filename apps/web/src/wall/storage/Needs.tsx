@@ -6,7 +6,7 @@ import { order, routes } from '../../api/client';
 import { recordsOf, usePreferences, useRecords } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { useDraft } from '../../form/useDraft';
-import { sayLength, type Units } from '../../copy/measure';
+import { type Units } from '../../copy/measure';
 import { space } from '../../theme/tokens';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';

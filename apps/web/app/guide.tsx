@@ -1,4 +1,4 @@
-import { PaperScreen } from '../../src/guide/PaperScreen';
+import { PaperScreen } from '../src/guide/PaperScreen';
 
 export default function Paper() {
   return <PaperScreen />;

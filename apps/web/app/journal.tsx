@@ -1,4 +1,4 @@
-import { LatelyScreen } from '../../src/review/LatelyScreen';
+import { LatelyScreen } from '../src/review/LatelyScreen';
 
 export default function Lately() {
   return <LatelyScreen />;

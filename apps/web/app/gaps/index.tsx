@@ -1,4 +1,4 @@
-import { GapsScreen } from '../src/gaps/GapsScreen';
+import { GapsScreen } from '../../src/gaps/GapsScreen';
 
 export default function Gaps() {
   return <GapsScreen />;

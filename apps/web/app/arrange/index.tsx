@@ -1,4 +1,4 @@
-import { ArrangeScreen } from '../src/arrange/ArrangeScreen';
+import { ArrangeScreen } from '../../src/arrange/ArrangeScreen';
 
 export default function Arrange() {
   return <ArrangeScreen />;
