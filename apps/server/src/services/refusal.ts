@@ -1,5 +1,5 @@
 import type { Problem } from '@red-shelf/contract';
-import { z } from 'zod';
+import type { z } from 'zod';
 
 /** A refusal on its way to the client. */
 export class Refusal extends Error {
