@@ -94,6 +94,39 @@ async function typing(page: Page, query: string): Promise<number> {
   });
 }
 
+/** From a tap on “Use one” to the frame in which one sheet less is left; measured in the page. */
+async function using(page: Page): Promise<number> {
+  // What the one supply says of itself, beside the list.
+  const left = (): Promise<number> =>
+    page.evaluate(() => {
+      const facts = [...document.querySelectorAll('h1')].at(-1)?.parentElement?.textContent ?? '';
+      return Number(/(\d+) sheets/.exec(facts)?.[1]);
+    });
+  const before = await left();
+  await page.evaluate((want) => {
+    const state = window as unknown as { tapped: number; shown: number };
+    state.shown = 0;
+    const isLess = (): boolean => new RegExp(`\\b${want} sheets?\\b`).test(document.body.textContent ?? '');
+    const watch = new MutationObserver(() => {
+      if (state.shown || !isLess()) return;
+      state.shown = 1;
+      requestAnimationFrame(() => (state.shown = performance.now()));
+      watch.disconnect();
+    });
+    watch.observe(document.body, { childList: true, subtree: true, characterData: true });
+    addEventListener('click', () => (state.tapped = performance.now()), { once: true, capture: true });
+  }, before - 1);
+  await page.getByRole('button', { name: 'Use one', exact: true }).click();
+  await page.waitForFunction(() => (window as unknown as { shown: number }).shown > 1, null, {
+    polling: 100,
+  });
+  await page.waitForTimeout(900);
+  return page.evaluate(() => {
+    const { shown, tapped } = window as unknown as { tapped: number; shown: number };
+    return shown - tapped;
+  });
+}
+
 /** Scrolls for a while; answers frames, frames in which the middle of the list was blank, and the longest run of them. */
 async function scrolling(page: Page): Promise<{ frames: number; blank: number; longest: number }> {
   return page.evaluate(async () => {
@@ -172,6 +205,19 @@ for (const query of QUERIES) {
 console.log(`search after the last key: ${say(times)}`);
 await page.getByLabel('Colour, name, code or place').fill('');
 await page.waitForTimeout(600);
+
+const acting = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+await acting.goto(`${url}/stash?kind=cardstock`);
+await acting
+  .getByRole('button', { name: /\d{2,} sheets/ })
+  .first()
+  .click();
+await acting.getByRole('button', { name: 'Use one', exact: true }).waitFor();
+await acting.waitForTimeout(1500);
+const acts: number[] = [];
+for (let run = 0; run < RUNS; run++) acts.push(await using(acting));
+console.log(`an act shows after the tap, list and thing side by side: ${say(acts)}`);
+await acting.close();
 
 const client = await page.context().newCDPSession(page);
 await client.send('Performance.enable');

@@ -42,8 +42,15 @@ export function addressesOf(supply: SupplyView, unitById: ReadonlyMap<string, Un
 
 const contentsOf = new WeakMap<Stash, ReadonlyMap<string, Contents>>();
 
-/** What lives where, by unit; worked out once for a state of the stash. */
-function readContents(stash: Stash): ReadonlyMap<string, Contents> {
+let latest: ReadonlyMap<string, Contents> = new Map();
+const isSame = (a: Contents, b: Contents): boolean =>
+  a.length === b.length && a.every((each, i) => each?.lot === b[i]?.lot && each?.supply === b[i]?.supply);
+
+/**
+ * What lives where, by unit; worked out once for a state of the stash. A unit in which nothing changed keeps the list it
+ * had, so that only what changed is drawn again.
+ */
+export function readContents(stash: Stash): ReadonlyMap<string, Contents> {
   const known = contentsOf.get(stash);
   if (known) return known;
   const cells = new Map<string, (Living | null)[]>(
@@ -63,8 +70,14 @@ function readContents(stash: Stash): ReadonlyMap<string, Contents> {
   for (const unit of stash.wall.units)
     if (isLoose(unit))
       cells.get(unit.id)?.sort((p, q) => (p?.lot.spot?.rank ?? 0) - (q?.lot.spot?.rank ?? 0));
-  contentsOf.set(stash, cells);
-  return cells;
+  const shared = new Map<string, Contents>();
+  for (const [id, row] of cells) {
+    const before = latest.get(id);
+    shared.set(id, before && isSame(before, row) ? before : row);
+  }
+  latest = shared;
+  contentsOf.set(stash, shared);
+  return shared;
 }
 
 const NOTHING: ReadonlyMap<string, Contents> = new Map();

@@ -68,7 +68,7 @@ const sheetBox = ({ x, y, w, h }: Box): Box => ({
   h: h * 0.68,
 });
 
-function shape(end: ReturnType<typeof formOf>['end'], { x, y, w, h }: Box, hex: string) {
+export function shape(end: ReturnType<typeof formOf>['end'], { x, y, w, h }: Box, hex: string) {
   const cx = x + w / 2;
   const cy = y + h / 2;
   const r = Math.min(w, h) / 2;

@@ -12,17 +12,22 @@ interface AttributeFieldsProps {
   readonly kind: Kind;
   readonly form: string;
   readonly ask: AttributeDefinition['ask'];
+  /** Only questions of this sort, or all but those. */
+  readonly only?: AttributeDefinition['type'];
+  readonly but?: AttributeDefinition['type'];
 }
 
 /** The questions a form asks beyond name, colour and count. */
-export function AttributeFields({ control, kind, form, ask }: AttributeFieldsProps) {
+export function AttributeFields({ control, kind, form, ask, only, but }: AttributeFieldsProps) {
+  const asked = attributesOf(kind, form).filter(
+    ({ ask: when, type }) => when === ask && (!only || type === only) && type !== but,
+  );
+  if (asked.length === 0) return null;
   return (
     <View style={styles.fields}>
-      {attributesOf(kind, form)
-        .filter((attribute) => attribute.ask === ask)
-        .map((attribute) => (
-          <AttributeField key={`${kind} ${attribute.id}`} control={control} attribute={attribute} />
-        ))}
+      {asked.map((attribute) => (
+        <AttributeField key={`${kind} ${attribute.id}`} control={control} attribute={attribute} />
+      ))}
     </View>
   );
 }

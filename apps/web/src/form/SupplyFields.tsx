@@ -1,14 +1,14 @@
-import { FAMILIES, FINISHES, formsOfKind, KIND_DEFINITIONS, KINDS, type Kind } from '@red-shelf/core';
+import { FAMILIES, FINISHES } from '@red-shelf/core';
 import { useState } from 'react';
 import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import type { TakenColour } from '../colour/taken';
 import { AttributeFields } from './AttributeFields';
 import { FactFields } from './FactFields';
-import { startSaid, type SupplyForm } from './model';
+import { KindAndForm } from './KindAndForm';
+import type { SupplyForm } from './model';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
-import { Chip } from '../ui/Chip';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
 import { ColourLine } from './ColourLine';
@@ -34,7 +34,7 @@ export function SupplyFields({ control, setValue, fixedKind = false, onSubmit, o
       <KindAndForm control={control} setValue={setValue} fixedKind={fixedKind} />
       <Field control={control} name="name" label="Name" onSubmit={onSubmit} />
       <ColourLine control={control} setValue={setValue} onSubmit={onSubmit} {...(onTake ? { onTake } : {})} />
-      <AttributeFields control={control} kind={kind} form={form} ask="first" />
+      <AttributeFields control={control} kind={kind} form={form} ask="first" but="choice" />
       <View style={styles.pair}>
         <Field control={control} name="code" label="Code" onSubmit={onSubmit} />
         <Field control={control} name="maker" label="Maker" onSubmit={onSubmit} />
@@ -55,40 +55,6 @@ export function SupplyFields({ control, setValue, fixedKind = false, onSubmit, o
           <Field control={control} name="note" label="Note" multiline />
         </>
       )}
-    </>
-  );
-}
-
-export function KindAndForm({
-  control,
-  setValue,
-  fixedKind,
-}: Pick<SupplyFieldsProps, 'control' | 'setValue' | 'fixedKind'>) {
-  const { kind = 'ink', form, said = {} } = useWatch({ control });
-  const choose = (next: Kind, nextForm: string): void => {
-    setValue('kind', next);
-    setValue('form', nextForm);
-    setValue('said', { ...startSaid(next, nextForm), ...(next === kind ? said : {}) } as SupplyForm['said']);
-  };
-  return (
-    <>
-      {!fixedKind && (
-        <View style={styles.chips} role="radiogroup" aria-label="Kind">
-          {KINDS.map((each) => (
-            <Chip
-              key={each}
-              label={KIND_DEFINITIONS[each].name}
-              on={each === kind}
-              onPress={() => choose(each, KIND_DEFINITIONS[each].defaultForm)}
-            />
-          ))}
-        </View>
-      )}
-      <View style={styles.chips} role="radiogroup" aria-label="Form">
-        {formsOfKind(kind).map((each) => (
-          <Chip key={each.id} label={each.name} on={each.id === form} onPress={() => choose(kind, each.id)} />
-        ))}
-      </View>
     </>
   );
 }
@@ -117,7 +83,6 @@ function FinishAndFamily({ control, setValue }: Pick<SupplyFieldsProps, 'control
 }
 
 const styles = StyleSheet.create({
-  chips: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   pair: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   start: { alignItems: 'flex-start' },
 });

@@ -48,7 +48,7 @@ export function useSupplyForm(defaultValues: SupplyForm) {
   /** Begins the next one: the fields as given, the name ready to be typed once they are drawn. */
   const startNext = (fields: SupplyForm): void => {
     // Without its fields' places the form could not put the cursor anywhere afterwards.
-    form.reset(fields, { keepFieldsRef: true });
+    form.reset(fields, { keepFieldsRef: true, keepSubmitCount: true });
     setTimeout(() => form.setFocus('name'));
   };
   return { form, read, showRefusal, startNext };

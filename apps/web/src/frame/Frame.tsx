@@ -3,7 +3,7 @@ import AtkinsonHyperlegibleNext_700Bold from '@expo-google-fonts/atkinson-hyperl
 import BarlowCondensed_600SemiBold from '@expo-google-fonts/barlow-condensed/600SemiBold/BarlowCondensed_600SemiBold.ttf';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import { beginWithKept } from '../api/list';
 import { outboxOf } from '../api/outgoing';
@@ -36,9 +36,16 @@ function startClient(): QueryClient {
   return client;
 }
 
+let started: QueryClient | undefined;
+/**
+ * The one client of the page. Not a state of the frame: React may begin to draw it, wait for a part that is still on its
+ * way, and begin anew, and two clients would each take up what waits.
+ */
+const theClient = (): QueryClient => (started ??= startClient());
+
 /** Everything around the screens: fonts, theme, server state, messages, places. */
 export function Frame({ children }: { readonly children: ReactNode }) {
-  const [client] = useState(startClient);
+  const client = theClient();
   const scheme = useScheme();
   const theme = useMemo(() => paperTheme(scheme), [scheme]);
   // The screens do not wait for the fonts: they ship with the app and are there a blink later.

@@ -16,7 +16,8 @@ import { AMOUNT_LABEL, readAmount } from '../form/amount';
 import { forget, remember, remembered } from '../form/draft';
 import { useDraft } from '../form/useDraft';
 import { ColourLine } from '../form/ColourLine';
-import { KindAndForm, type SupplyForm } from '../form/SupplyFields';
+import { KindAndForm } from '../form/KindAndForm';
+import type { SupplyForm } from '../form/model';
 import { LevelChoice } from '../form/LevelChoice';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
@@ -104,7 +105,7 @@ function StartPile({ open }: { readonly open: readonly PileSession[] }) {
         <Field control={form.control} name="maker" label="Maker" />
         <Field control={form.control} name="range" label="Range" />
       </View>
-      <AttributeFields control={form.control} kind={kind} form={formId} ask="first" />
+      <AttributeFields control={form.control} kind={kind} form={formId} ask="first" but="choice" />
       <Button label="Start the pile" main busy={start.isPending} onPress={begin} />
     </Page>
   );

@@ -40,7 +40,8 @@ export function SupplyFacts({
         {supply.name}
       </Txt>
       <Txt look="quiet">
-        {sayWhat(supply)} · no. {supply.number}
+        {/* The short number is the server's to give. */}
+        {[sayWhat(supply), ...(supply.number > 0 ? [`no. ${supply.number}`] : [])].join(' · ')}
       </Txt>
       <Lots supply={supply} address={address} />
       {!hasPlace(supply) && <PlaceOffers supply={supply} />}

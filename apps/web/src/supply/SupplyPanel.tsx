@@ -56,7 +56,7 @@ export function SupplyPanel({ id, where, onClose }: SupplyPanelProps) {
           <SupplyFacts supply={supply} address={where(supply)} />
           <StockPart supply={supply} />
           <Manage supply={supply} onEdit={() => setEditing(true)} onRemoved={onClose} />
-          {caution && <Caution id={caution}>{words[caution]}</Caution>}
+          {caution && <Caution id={`${caution}.${supply.id}`}>{words[caution]}</Caution>}
           {typeof supply.facts.attributes?.letters === 'string' && <Letters supply={supply} />}
           <BreakUp supply={supply} ledger={ledger ?? []} />
           <SameColour supply={supply} />

@@ -1,6 +1,7 @@
 import './indexedDb';
 import { leanSupply, type RecordView } from '@red-shelf/contract';
 import { StashKeeper } from '../api/keptStash';
+import { readContents } from '../api/contents';
 import { Overlay } from '../api/overlay';
 import { record, supply, unit } from './harness';
 
@@ -40,6 +41,16 @@ test('what waits lies over what the server said, one command on another, and lea
   overlay.lay({ route: 'removeSupply', of: 's1', body: { version: fern.version }, id: 'c4', at });
   expect(overlay.shown().supplies.map(({ id }) => id)).toEqual(['s2']);
   expect(base.supplies).toEqual([fern, moss]);
+});
+
+test('a change of one supply leaves the other units’ contents the lists they were', () => {
+  const units = [unit({ id: 'u1' }), unit({ id: 'u2', label: 'C' })];
+  const other = supply({ id: 's3', place: { unitId: 'u2', slot: 0 } });
+  const at = (supplies: (typeof fern)[]) =>
+    readContents({ supplies, byId: new Map(), wall: { roomName: 'Room', units } });
+  const [before, after] = [at([fern, other]), at([{ ...fern, name: 'Deep Fern' }, other])];
+  expect(after.get('u2')).toBe(before.get('u2'));
+  expect(after.get('u1')).not.toBe(before.get('u1'));
 });
 
 test('what only the server can tell is not foretold', () => {

@@ -10,6 +10,7 @@ beforeEach(() => localStorage.clear());
 
 test('a caution is told until somebody has got it, and each on its own', () => {
   const first = show(<Caution id="heavy">Paper is heavy.</Caution>);
+  fireEvent.click(screen.getByRole('button', { name: /^Caution: Paper is heavy/ }));
   fireEvent.click(screen.getByRole('button', { name: 'Got it' }));
   expect(screen.queryByText('Paper is heavy.')).toBeNull();
   first.unmount();

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { Button } from './Button';
 import { Note } from './Note';
 import { Txt } from './Txt';
@@ -15,9 +15,10 @@ function wasRead(id: string): boolean {
   }
 }
 
-/** A caution where the act is, shown until this browser has been told "got it". */
+/** A caution where the act is: one line with its sign, open for the rest; for this thing until somebody has got it. */
 export function Caution({ id, children }: { readonly id: string; readonly children: string }) {
   const [read, setRead] = useState(() => wasRead(id));
+  const [open, setOpen] = useState(false);
   if (read) return null;
   const gotIt = () => {
     setRead(true);
@@ -29,12 +30,25 @@ export function Caution({ id, children }: { readonly id: string; readonly childr
   };
   return (
     <Note sort="attention">
-      <Txt>{children}</Txt>
-      <View style={styles.act}>
-        <Button label="Got it" onPress={gotIt} />
-      </View>
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        aria-label={`Caution: ${children}`}
+        onPress={() => setOpen(!open)}
+        style={styles.line}
+      >
+        <Txt lines={open ? 0 : 1}>{children}</Txt>
+      </Pressable>
+      {open && (
+        <View style={styles.act}>
+          <Button label="Got it" onPress={gotIt} />
+        </View>
+      )}
     </Note>
   );
 }
 
-const styles = StyleSheet.create({ act: { alignItems: 'flex-start' } });
+const styles = StyleSheet.create({
+  line: { minHeight: 24, justifyContent: 'center' },
+  act: { alignItems: 'flex-start' },
+});

@@ -70,7 +70,7 @@ function NewRack({ start, kept }: { readonly start: UnitTemplate; readonly kept:
             {!wide && <UnitPreview unit={drawn} contents={[]} units={units} />}
             <UnitFields control={form.control} how={said.how} />
             {add.error && <Note sort="error">{add.error.message}</Note>}
-            <Caution id="heavy">{words.heavy}</Caution>
+            <Caution id="heavy.new">{words.heavy}</Caution>
             <Button
               label="Put it up"
               main

@@ -139,7 +139,7 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
             />
             {leaving.length > 0 && <Leaving things={leaving} />}
             {keep.error && <Note sort="error">{keep.error.message}</Note>}
-            <Caution id="heavy">{words.heavy}</Caution>
+            <Caution id={`heavy.${unit.id}`}>{words.heavy}</Caution>
             <View style={styles.row}>
               <Button label="Keep it so" main busy={keep.isPending} onPress={() => void submit()} />
               <Button label="Leave it as it was" onPress={done} />
