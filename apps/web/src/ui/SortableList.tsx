@@ -14,7 +14,7 @@ import {
   useSortable,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { StyleSheet, View, type ViewStyle } from 'react-native';
 import { colour, TOUCH } from '../theme/tokens';
 import { Button } from './Button';
@@ -82,15 +82,8 @@ function Row({ id, name, first, last, onStep, children }: RowProps) {
     id,
   });
   const moved = transform ? [{ translateY: transform.y }] : [];
-  // Arrows come with the focus: a row that is only looked at stays a line.
-  const [focused, setFocused] = useState(false);
   return (
-    <View
-      ref={setNodeRef as never}
-      onFocus={() => setFocused(true)}
-      onBlur={() => setFocused(false)}
-      style={[styles.row, isDragging && styles.held, { transform: moved }]}
-    >
+    <View ref={setNodeRef as never} style={[styles.row, isDragging && styles.held, { transform: moved }]}>
       <View
         ref={setActivatorNodeRef as never}
         {...(attributes as object)}
@@ -101,10 +94,8 @@ function Row({ id, name, first, last, onStep, children }: RowProps) {
         <Txt look="strong">⠿</Txt>
       </View>
       {children}
-      <View style={[styles.arrows, !focused && styles.unseen]}>
-        <Button label="↑" says={`${name} earlier`} disabled={first} onPress={() => onStep(-1)} />
-        <Button label="↓" says={`${name} later`} disabled={last} onPress={() => onStep(1)} />
-      </View>
+      <Button label="↑" says={`${name} earlier`} disabled={first} onPress={() => onStep(-1)} />
+      <Button label="↓" says={`${name} later`} disabled={last} onPress={() => onStep(1)} />
     </View>
   );
 }
@@ -112,7 +103,5 @@ function Row({ id, name, first, last, onStep, children }: RowProps) {
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: TOUCH },
   held: { backgroundColor: colour.card, zIndex: 2, boxShadow: `0 2px 10px ${colour.shade}` },
-  arrows: { flexDirection: 'row', gap: 4, position: 'absolute', right: 0, top: 0 },
-  unseen: { opacity: 0, pointerEvents: 'none' },
   handle: { width: 32, height: TOUCH, alignItems: 'center', justifyContent: 'center' },
 });
