@@ -1,3 +1,4 @@
+import { SUPPLY_FIELDS } from '@red-shelf/core';
 import type { NewSupplyInput, SupplyView } from '@red-shelf/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
@@ -22,19 +23,8 @@ interface EditFormProps {
   readonly onDone: () => void;
 }
 
-const COMPARED = [
-  'kind',
-  'form',
-  'name',
-  'maker',
-  'range',
-  'code',
-  'hex',
-  'finish',
-  'familyOverride',
-  'familyReason',
-  'note',
-] as const;
+/** What is said of a supply; its facts are compared as they are typed. */
+const COMPARED = SUPPLY_FIELDS.filter((field) => field !== 'facts');
 /** An edit that was begun: what was seen then, and what has been typed since. */
 interface Begun {
   readonly seen: Pick<SupplyView, 'version' | 'facts'>;
