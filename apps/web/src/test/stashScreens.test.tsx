@@ -5,8 +5,6 @@ import { KitsScreen } from '../bench/KitsScreen';
 import { OwnScreen } from '../own/OwnScreen';
 import { RangesScreen } from '../intake/RangesScreen';
 import { SortOutScreen } from '../review/sortout/SortOutScreen';
-import { BenchScreen } from '../bench/BenchScreen';
-import { SettingsScreen } from '../settings/SettingsScreen';
 import { LatelyScreen } from '../review/LatelyScreen';
 import { TagsScreen } from '../review/TagsScreen';
 import { change, fakeServer, press, record, show, supply, unit } from './harness';
@@ -177,40 +175,6 @@ test('families are moved and kept whole', async () => {
   expect(body).toMatchObject({ units: 'metric', lightness: 'light-first' });
   expect(body.familyOrder.slice(0, 3)).toEqual(['neutral', 'orange', 'red']);
   expect(new Set(body.familyOrder).size).toBe(13);
-});
-
-test('settings: measures, currency, seasons, nudges; light or dark belongs to the device', async () => {
-  const sent = server([], {
-    'POST /api/records': { record: record('preferences', {}), change: change({ kind: 'record' }) },
-  });
-  const last = () => (sent.at(-1)?.body as { body: object }).body;
-  show(<SettingsScreen />);
-  fireEvent.click(await screen.findByRole('radio', { name: 'inches and ounces' }));
-  await waitFor(() => expect(last()).toMatchObject({ units: 'inches' }));
-  fireEvent.change(screen.getByLabelText('Currency'), { target: { value: 'us' } });
-  expect(screen.getByText(/three letters/)).toBeTruthy();
-  fireEvent.change(screen.getByLabelText('Currency'), { target: { value: 'usd' } });
-  press('Keep the currency');
-  await waitFor(() => expect(last()).toMatchObject({ currency: 'USD' }));
-  fireEvent.click(screen.getByRole('radio', { name: 'south of the equator' }));
-  await waitFor(() => expect(last()).toMatchObject({ hemisphere: 'south' }));
-  fireEvent.click(screen.getByRole('checkbox', { name: 'Never used' }));
-  await waitFor(() => expect(last()).toMatchObject({ muted: ['unused'] }));
-  const count = sent.length;
-  fireEvent.click(screen.getByRole('radio', { name: 'dark' }));
-  expect(document.documentElement.dataset.scheme).toBe('dark');
-  fireEvent.click(screen.getByRole('radio', { name: 'as the device' }));
-  expect(document.documentElement.dataset.scheme).toBe('light');
-  expect(sent).toHaveLength(count);
-});
-
-test('the bench says what is out of its place, and leads to where it is put away', async () => {
-  const out = supply({ id: 's9', name: 'Otter pair', place: { unitId: 'hand', slot: null } });
-  server([], { 'GET /api/supplies': { order: '', supplies: [out, supply()] } });
-  show(<BenchScreen />);
-  expect(await screen.findByText('1 thing out now')).toBeTruthy();
-  press('Put Otter pair away');
-  expect(router.push).toHaveBeenCalledWith({ pathname: '/stash', params: { supply: 's9' } });
 });
 
 test('tags that may mean the same are joined in one change', async () => {
