@@ -35,7 +35,7 @@ export const test = base.extend<{ room: Room; cut: boolean }>({
     // and refusals are part of the journeys; anything else that is missing is a fault.
     context.on('console', (message) => {
       const refused = /status of 4\d\d/.test(message.text()) && message.location().url.includes('/api/');
-      const away = cut && /net::ERR_|status of 50[234]/.test(message.text());
+      const away = cut && /net::ERR_|status of 50[234]|when fetching the script/.test(message.text());
       if (message.type() === 'error' && !refused && !away) faults.push(message.text());
     });
     context.on('weberror', (failure) => faults.push(failure.error().message));

@@ -60,9 +60,12 @@ export class StashKeeper {
     return { supplies: added.length > 0 ? [...kept, ...added] : kept, order, seq, wall, records };
   }
 
-  /** Keeps the whole list, as the text it came as. */
-  async keepWhole(text: string, stash: KeptStash): Promise<void> {
-    this.whole = { name: String(stash.seq) + '-' + String(Date.now()), supplies: stash.supplies };
+  /** Keeps the whole list, as the text it came as and what was read from it, and what changed since then. */
+  async keepWhole(
+    stash: KeptStash,
+    { text, supplies }: { readonly text: string; readonly supplies: readonly SupplyView[] },
+  ): Promise<void> {
+    this.whole = { name: String(stash.seq) + '-' + String(Date.now()), supplies };
     const whole: Whole = { shape: SHAPE, name: this.whole.name, text };
     await writeStash([
       ['whole', whole],
@@ -79,7 +82,8 @@ export class StashKeeper {
   }
 
   private async keepAll(stash: KeptStash): Promise<void> {
-    await this.keepWhole(JSON.stringify({ supplies: stash.supplies }), stash);
+    const { supplies } = stash;
+    await this.keepWhole(stash, { text: JSON.stringify({ supplies }), supplies });
   }
 
   private newsOf(

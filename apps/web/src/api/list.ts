@@ -124,6 +124,8 @@ export function beginWithKept(
   client: QueryClient,
   { reading, reached }: Pick<Start, 'reading' | 'reached'>,
 ): void {
+  // The list shares what did not change by itself, and what it came with hangs on the very list.
+  client.setQueryDefaults(keys.supplies, { structuralSharing: false });
   const keeper = new StashKeeper();
   const unasked = new Set<string>();
   const restored = keeper.read().then((kept) => {
@@ -178,7 +180,7 @@ async function fetchWhole(client: QueryClient): Promise<List> {
   const list = supplies.map(fullSupply);
   cameWith.set(list, { order, seq: Number.isInteger(seq) ? seq : NO_SEQ });
   checkSoon('listSupplies', { order, seq, supplies: list });
-  keepSoon(client, text);
+  keepSoon(client, { text, supplies: list });
   return list;
 }
 
@@ -207,20 +209,54 @@ async function fetchNews(client: QueryClient, known: List, seq: number): Promise
 
 /** How long after a change the stash is written to disk, ms. */
 const KEEP_AFTER_MS = 1500;
-const timers = new WeakMap<QueryClient, ReturnType<typeof setTimeout>>();
+interface Keeping {
+  readonly write: () => void;
+  timer?: ReturnType<typeof setTimeout>;
+  /** The whole list, where it came anew. */
+  whole?: Whole;
+}
+interface Whole {
+  readonly text: string;
+  readonly supplies: List;
+}
+const keepings = new WeakMap<QueryClient, Keeping>();
 
-/** Keeps the stash on disk when things have come to rest. */
-function keepSoon(client: QueryClient, text?: string): void {
-  clearTimeout(timers.get(client));
-  const keep = (): void => {
-    const supplies = client.getQueryData<List>(keys.supplies);
-    const wall = client.getQueryData<WallView>(keys.wall);
-    const records = client.getQueryData<readonly RecordView[]>(keys.records);
-    const came = supplies && cameWith.get(supplies);
-    const keeper = starts.get(client)?.keeper;
-    if (!keeper || !supplies || !wall || !records || !came || came.seq === NO_SEQ) return;
-    const stash = { supplies, wall, records, ...came };
-    void (text === undefined ? keeper.keep(stash) : keeper.keepWhole(text, stash));
+function writeKept(client: QueryClient, whole: Whole | undefined): void {
+  const supplies = client.getQueryData<List>(keys.supplies);
+  const wall = client.getQueryData<WallView>(keys.wall);
+  const records = client.getQueryData<readonly RecordView[]>(keys.records);
+  const came = supplies && cameWith.get(supplies);
+  const keeper = starts.get(client)?.keeper;
+  if (!keeper || !supplies || !wall || !records || !came || came.seq === NO_SEQ) return;
+  const stash = { supplies, wall, records, ...came };
+  void (whole ? keeper.keepWhole(stash, whole) : keeper.keep(stash));
+}
+
+function keepingOf(client: QueryClient): Keeping {
+  const known = keepings.get(client);
+  if (known) return known;
+  const keeping: Keeping = {
+    write: () => {
+      if (keeping.timer === undefined) return;
+      clearTimeout(keeping.timer);
+      const { whole } = keeping;
+      delete keeping.timer;
+      delete keeping.whole;
+      writeKept(client, whole);
+    },
   };
-  timers.set(client, setTimeout(keep, KEEP_AFTER_MS));
+  // A page that is left writes what it knows now: it may never be looked at again.
+  if (typeof document !== 'undefined')
+    document.addEventListener('visibilitychange', () => {
+      if (document.visibilityState === 'hidden') keeping.write();
+    });
+  keepings.set(client, keeping);
+  return keeping;
+}
+
+/** Keeps the stash on disk a moment later; one change after another does not put it off. */
+function keepSoon(client: QueryClient, whole?: Whole): void {
+  const keeping = keepingOf(client);
+  if (whole) keeping.whole = whole;
+  keeping.timer ??= setTimeout(keeping.write, KEEP_AFTER_MS);
 }

@@ -13,8 +13,12 @@ const textOf = (supplies: (typeof fern)[]): string => JSON.stringify({ supplies:
 test('the stash is kept whole once, then only what changed; what another shape left is not read', async () => {
   const keeper = new StashKeeper();
   expect(await keeper.read()).toBeNull();
-  await keeper.keepWhole(textOf([fern, moss]), stash);
+  await keeper.keepWhole(stash, { text: textOf([fern, moss]), supplies: [fern, moss] });
   expect(await new StashKeeper().read()).toEqual(stash);
+  // What changed between the list's coming and its writing is kept too.
+  const quick = { ...stash, supplies: [{ ...fern, name: 'Tall Fern' }, moss] };
+  await keeper.keepWhole(quick, { text: textOf([fern, moss]), supplies: [fern, moss] });
+  expect(await new StashKeeper().read()).toEqual(quick);
   const ivy = supply({ id: 's3', name: 'Ivy' });
   const later = { ...stash, supplies: [{ ...moss, name: 'Deep Moss' }, ivy], seq: 9 };
   await keeper.keep(later);
