@@ -16,7 +16,7 @@ export const MOST_AT_ONCE = 2000;
 const tags = z.array(z.string().trim().min(1).max(40)).max(30);
 
 /** What a batch edit sets; what is left out stays as it is. */
-const batchSet = z
+export const batchSet = z
   .object({
     maker: z.string().trim().max(MOST_CHARACTERS.maker),
     range: z.string().trim().max(MOST_CHARACTERS.range),

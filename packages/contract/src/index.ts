@@ -1,5 +1,11 @@
-export { arrangePreview, type ArrangePreview, type ArrangeRequest, type LeftOverView } from './arrange';
-export { MOST_AT_ONCE, type BatchSet } from './batch';
+export {
+  arrangePreview,
+  purposesBody,
+  type ArrangePreview,
+  type ArrangeRequest,
+  type LeftOverView,
+} from './arrange';
+export { batchSet, MOST_AT_ONCE, type BatchSet } from './batch';
 export {
   changeView,
   COMMAND_AT,
@@ -25,12 +31,15 @@ export {
 } from './lists';
 export { orderName, paths } from './paths';
 export { problem, type Problem } from './problem';
-export { MOST_RANGE_BYTES, type RangeReadingView } from './rangeFile';
+export { MOST_RANGE_BYTES, rangeReading, type RangeReadingView } from './rangeFile';
 export {
+  groupBody,
   nameOfRecord,
+  needBody,
   PREFERENCES_ID,
   preferencesBody,
   NUDGES,
+  rangeBody,
   recordBody,
   type ChallengeBody,
   type DrawersBody,
@@ -51,6 +60,7 @@ export { viewOf } from './view';
 export { fileRoutes, routes, type Route } from './routes';
 export {
   newSupply,
+  stockRequest,
   type EditedSupply,
   type HoldingView,
   type LedgerView,

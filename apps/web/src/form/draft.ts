@@ -31,6 +31,25 @@ function kept(name: string): unknown {
   }
 }
 
+/** Whether a form of this name was begun and not sent. */
+export const isKept = (name: string): boolean => kept(name) !== undefined;
+
+function namesUnder(name: string): string[] {
+  try {
+    const stem = key('');
+    return Object.keys(localStorage)
+      .filter((each) => each.startsWith(stem))
+      .map((each) => each.slice(stem.length))
+      .filter((each) => each === name || each.startsWith(`${name}.`));
+  } catch {
+    return [];
+  }
+}
+/** Whether a question of this name, or any of those that go with it (`name.…`), was begun. */
+export const isBegun = (name: string): boolean => namesUnder(name).some(isKept);
+/** Gives a question up, with all that go with it. */
+export const forgetAll = (name: string): void => namesUnder(name).forEach(forget);
+
 const isPlain = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 

@@ -3,16 +3,17 @@ import { MOST_NAMES, type NewSupplyInput } from '@red-shelf/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
 import { ApiError, call, order, routes } from '../api/client';
 import { usePreferences } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { many } from '../copy/words';
 import { readForm } from '../form/model';
-import { useDraft } from '../form/useDraft';
+import { useAsk } from '../form/useAsk';
 import { readAmount } from '../form/amount';
 import { colour, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
-import { Input } from '../ui/Input';
+import { Field } from '../ui/Field';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { colourWords, readPasted } from './pasted';
@@ -38,16 +39,19 @@ function useColoursCalled(text: string): ReadonlyMap<string, string> {
   return new Map(data?.names.map(({ name, hex }) => [fold(name), hex]));
 }
 
+const pastedSaid = z.object({ text: z.string() });
+
 /** A pasted list, one thing a line; what cannot be read is said line by line, and nothing is half-saved. */
 export function PasteList({ session, onAdded, onClose }: PasteListProps) {
-  const [text, setText, clear] = useDraft(`paste.${session.id}`, '');
+  const ask = useAsk(`paste.${session.id}`, pastedSaid, { text: '' });
+  const { text } = ask.said;
   const { preferences } = usePreferences();
   const lines = readPasted(text, useColoursCalled(text));
   const good = lines.filter(({ refusal }) => refusal === null);
   const add = useChange((supplies: NewSupplyInput[]) => order(routes.addSupplies, { body: { supplies } }), {
     quiet: true,
   });
-  const submit = async (): Promise<void> => {
+  const send = async (): Promise<void> => {
     const shared = sharedForm(session);
     const form = formOf(shared.kind, shared.form);
     const amount = readAmount(form.counting === 'length' ? '9 m' : String(form.usualPurchase), 'full', form);
@@ -57,15 +61,14 @@ export function PasteList({ session, onAdded, onClose }: PasteListProps) {
     });
     const { ids } = await add.mutateAsync(supplies);
     await onAdded(ids);
-    clear();
     onClose();
   };
   return (
     <View style={styles.box}>
-      <Input
+      <Field
+        control={ask.control}
+        name="text"
         label="One thing a line: name, colour, code"
-        value={text}
-        onChange={setText}
         multiline
         autoFocus
         hint="Fern Gate, #4c9a52, 418"
@@ -89,7 +92,7 @@ export function PasteList({ session, onAdded, onClose }: PasteListProps) {
           main
           disabled={good.length === 0}
           busy={add.isPending}
-          onPress={() => void submit().catch(() => undefined)}
+          onPress={() => ask.submit(send)}
         />
         <Button label="Close the list" onPress={onClose} />
       </View>

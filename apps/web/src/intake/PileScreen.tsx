@@ -1,4 +1,4 @@
-import { formOf, KIND_DEFINITIONS, type Level } from '@red-shelf/core';
+import { formOf, KIND_DEFINITIONS } from '@red-shelf/core';
 import type { NewSupplyInput, SessionBody } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
@@ -12,22 +12,18 @@ import { BLANK, startSaid } from '../form/model';
 import { useSupplyForm } from '../form/useSupplyForm';
 import { Waiting } from '../ui/Waiting';
 import { space } from '../theme/tokens';
-import { AMOUNT_LABEL, readAmount } from '../form/amount';
 import { forget, remember, remembered } from '../form/draft';
-import { useDraft } from '../form/useDraft';
+import { useAsk } from '../form/useAsk';
 import { ColourLine } from '../form/ColourLine';
+import { CountFields, countSaid, ONE } from '../form/CountFields';
 import { KindAndForm } from '../form/KindAndForm';
 import type { SupplyForm } from '../form/model';
-import { LevelChoice } from '../form/LevelChoice';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Columns } from '../ui/Columns';
-import { Input } from '../ui/Input';
-import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { RowLink } from '../ui/RowLink';
 import { Txt } from '../ui/Txt';
-import { useOnce } from '../ui/useOnce';
 import { Entered } from './Entered';
 import { PasteList } from './PasteList';
 import { isPile, sharedForm, type PileSession } from './shared';
@@ -177,25 +173,24 @@ function OneOfPile({
   useEffect(() => remember(draft, given), [draft, given]);
   const colourPlace = useRef<TextInput>(null);
   const definition = formOf(start.kind, start.form);
-  const [{ amount, level }, setCount] = useDraft<{ amount: string; level: Level }>(`${draft}.count`, {
+  const count = useAsk(`${draft}.count`, countSaid(definition), {
+    ...ONE,
     amount: definition.counting === 'length' ? '9 m' : String(definition.usualPurchase),
-    level: 'full',
   });
-  const [refusal, setRefusal] = useState<string | null>(null);
   const add = useChange((body: NewSupplyInput) => order(routes.addSupply, { body }));
-  const submit = useOnce(() =>
-    form.handleSubmit(async (fields) => {
-      const reading = readAmount(amount, level, definition);
-      setRefusal(reading.ok ? null : reading.message);
-      if (!reading.ok) return;
-      const body = read(fields, {}, { count: reading.count });
-      if (!body) return;
-      const { supply } = await add.mutateAsync(body);
-      await onAdded(supply.id);
-      forget(draft);
-      startNext(sharedForm(session));
-    })(),
-  );
+  const submit = (): void =>
+    count.submit(async (counted) => {
+      await form.handleSubmit(async (fields) => {
+        const body = read(fields, {}, counted);
+        if (!body) return;
+        const { supply } = await add.mutateAsync(body);
+        await onAdded(supply.id);
+        forget(draft);
+        startNext(sharedForm(session));
+      })();
+      // The next one of the pile is as many.
+      return false;
+    });
   return (
     <View style={styles.box}>
       <Field control={form.control} name="name" label="Name" onSubmit={() => colourPlace.current?.focus()} />
@@ -207,17 +202,8 @@ function OneOfPile({
       />
       <View style={styles.row}>
         <Field control={form.control} name="code" label="Code" onSubmit={submit} />
-        <Input
-          label={AMOUNT_LABEL[definition.counting]}
-          value={amount}
-          onChange={(text) => setCount({ amount: text, level })}
-          onSubmit={submit}
-        />
       </View>
-      {definition.counting === 'fill' && (
-        <LevelChoice value={level} onChange={(next) => setCount({ amount, level: next })} />
-      )}
-      {refusal && <Note sort="error">{refusal}</Note>}
+      <CountFields control={count.control} set={count.set} form={definition} onSubmit={submit} />
       <Button label="Next" says="Add it, and the next one" main busy={add.isPending} onPress={submit} />
     </View>
   );

@@ -1,24 +1,20 @@
-import { formOf, KIND_DEFINITIONS, KINDS, ownedOfRange, type Kind } from '@red-shelf/core';
-import type { NewSupplyInput, RangeBody, RangeReadingView, RecordView } from '@red-shelf/contract';
-import { useMutation } from '@tanstack/react-query';
+import { formOf, ownedOfRange } from '@red-shelf/core';
+import type { NewSupplyInput, RangeBody, RecordView } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { ApiError, order, readRangeFile, routes } from '../api/client';
+import { order, routes } from '../api/client';
 import { recordsOf, useRecords, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { many } from '../copy/words';
-import { chooseFile } from '../ui/files';
 import { useDraft } from '../form/useDraft';
 import { Waiting } from '../ui/Waiting';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
-import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { RowLink } from '../ui/RowLink';
-import { Txt } from '../ui/Txt';
+import { NewRange } from './NewRange';
 import { RangeTile } from './RangeTile';
 
 type Range = RecordView & { body: RangeBody };
@@ -50,84 +46,7 @@ export function RangesScreen() {
   );
 }
 
-/** A range being brought in: what was read of its file, and what is said of it. */
-const NO_RANGE: { reading: RangeReadingView | null; kind: Kind; maker: string; name: string } = {
-  reading: null,
-  kind: 'ink',
-  maker: '',
-  name: '',
-};
 const NONE: readonly number[] = [];
-
-/** A checklist from a CSV file with names and hexes, or from a .gpl palette. */
-function NewRange() {
-  const [draft, setDraft, clear] = useDraft('range', NO_RANGE);
-  const { reading, kind, maker, name } = draft;
-  const read = useMutation({
-    mutationFn: async () => {
-      const file = await chooseFile('.csv,.gpl,text/csv,text/plain');
-      return file && readRangeFile(file);
-    },
-    onSuccess: (answer) => {
-      if (!answer) return;
-      setDraft({ ...draft, reading: answer, name: answer.name });
-    },
-  });
-  const keep = useChange((body: RangeBody) => order(routes.addRecord, { body: { body } }), { quiet: true });
-  const submit = () =>
-    reading &&
-    keep.mutate(
-      {
-        sort: 'range',
-        maker,
-        name,
-        kind,
-        form: KIND_DEFINITIONS[kind].defaultForm,
-        finish: 'matte',
-        entries: reading.entries,
-      },
-      {
-        onSuccess: ({ record }) => {
-          clear();
-          router.setParams({ range: record.id });
-        },
-      },
-    );
-  const error = read.error ?? keep.error;
-  return (
-    <View style={styles.box}>
-      <Txt look="strong" level={2}>
-        Bring a range in
-      </Txt>
-      <Txt look="quiet">A CSV file with columns for name, code and hex, or a .gpl palette.</Txt>
-      <Button label="Choose a range file" busy={read.isPending} onPress={() => read.mutate()} />
-      {error && <Note sort="error">{error instanceof ApiError ? error.message : 'That did not work.'}</Note>}
-      {reading && (
-        <>
-          <Note>
-            {`${many(reading.entries.length, 'colour')} read${reading.leftOut > 0 ? `, ${many(reading.leftOut, 'line')} without a name or colour left out` : ''}.`}
-          </Note>
-          <Choice
-            label="They are"
-            options={KINDS.map((each) => KIND_DEFINITIONS[each].plural)}
-            value={KIND_DEFINITIONS[kind].plural}
-            onChange={(plural) =>
-              setDraft({
-                ...draft,
-                kind: KINDS.find((each) => KIND_DEFINITIONS[each].plural === plural) ?? 'ink',
-              })
-            }
-          />
-          <View style={styles.row}>
-            <Input label="Maker" value={maker} onChange={(text) => setDraft({ ...draft, maker: text })} />
-            <Input label="Range" value={name} onChange={(text) => setDraft({ ...draft, name: text })} />
-          </View>
-          <Button label="Keep the checklist" main busy={keep.isPending} onPress={submit} />
-        </>
-      )}
-    </View>
-  );
-}
 
 function Checklist({ range }: { readonly range: Range }) {
   const { body } = range;
@@ -194,7 +113,6 @@ function Checklist({ range }: { readonly range: Range }) {
 }
 
 const styles = StyleSheet.create({
-  box: { gap: space.s },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   tiles: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
 });

@@ -1,18 +1,20 @@
 import { FAMILY_GROUP_INFO } from '@red-shelf/core';
-import { NUDGES, type Preferences } from '@red-shelf/contract';
+import { NUDGES, preferencesBody, type Preferences } from '@red-shelf/contract';
 import { router } from 'expo-router';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
 import { usePreferences } from '../api/queries';
 import { usePreferenceChange } from '../api/usePreferenceChange';
 import { NUDGE_TITLES } from '../copy/nudges';
+import { into } from '../form/typed';
+import { useAsk } from '../form/useAsk';
 import { chooseScheme, SCHEMES, useSchemeChoice } from '../theme/scheme';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Chip } from '../ui/Chip';
 import { Choice } from '../ui/Choice';
 import { Columns } from '../ui/Columns';
-import { Input } from '../ui/Input';
+import { Field } from '../ui/Field';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
 
@@ -20,7 +22,6 @@ const METRIC = 'centimetres and grams';
 const INCHES = 'inches and ounces';
 const NORTH = 'north of the equator';
 const SOUTH = 'south of the equator';
-const isCurrency = (text: string): boolean => /^[A-Z]{3}$/.test(text);
 
 /** How the app speaks to this person: measures, families, seasons, nudges; and how it looks on this device. */
 export function SettingsScreen() {
@@ -41,7 +42,7 @@ export function SettingsScreen() {
               value={units === 'metric' ? METRIC : INCHES}
               onChange={(way) => set({ units: way === INCHES ? 'inches' : 'metric' })}
             />
-            <Currency key={preferences.currency} kept={preferences.currency} onKeep={set} />
+            <Currency kept={preferences.currency} onKeep={keep.mutateAsync} />
             <Choice
               label="Light or dark, on this device"
               options={SCHEMES}
@@ -99,29 +100,25 @@ export function SettingsScreen() {
   );
 }
 
+const currencySaid = z
+  .object({ currency: z.string().trim().toUpperCase() })
+  .transform(into(preferencesBody.pick({ currency: true })));
+
 function Currency({
   kept,
   onKeep,
 }: {
   readonly kept: string;
-  readonly onKeep: (changes: Partial<Preferences>) => void;
+  readonly onKeep: (changes: Partial<Preferences>) => Promise<unknown>;
 }) {
-  const [typed, setTyped] = useState(kept);
-  const submit = (): void => {
-    if (typed !== kept && isCurrency(typed)) onKeep({ currency: typed });
-  };
+  const ask = useAsk('currency', currencySaid, { currency: kept }, { live: true });
+  const submit = (): void => ask.submit(onKeep);
   return (
     <View style={styles.part}>
-      <Input
-        label="Currency"
-        value={typed}
-        onChange={(text) => setTyped(text.toUpperCase())}
-        onSubmit={submit}
-        error={isCurrency(typed) ? undefined : 'A currency is three letters, such as EUR.'}
-      />
-      {typed !== kept && (
+      <Field control={ask.control} name="currency" label="Currency" onSubmit={submit} />
+      {ask.begun && (
         <View style={styles.row}>
-          <Button label="Keep the currency" disabled={!isCurrency(typed)} onPress={submit} />
+          <Button label="Keep the currency" onPress={submit} />
         </View>
       )}
     </View>

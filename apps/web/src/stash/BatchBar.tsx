@@ -1,17 +1,18 @@
 import { FAMILIES, GRADES, splitWords, STATUSES } from '@red-shelf/core';
-import type { BatchSet, SupplyView } from '@red-shelf/contract';
+import { batchSet, type BatchSet, type SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
+import { z } from 'zod';
 import { ApiError, order, routes } from '../api/client';
 import { useChange } from '../api/useChange';
 import { many } from '../copy/words';
-import { useDraft } from '../form/useDraft';
+import { ChoiceField, DayField } from '../form/bound';
+import { into } from '../form/typed';
+import { useAsk } from '../form/useAsk';
 import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Chip } from '../ui/Chip';
-import { Choice } from '../ui/Choice';
-import { DateField } from '../ui/DateField';
-import { Input } from '../ui/Input';
+import { Field } from '../ui/Field';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 
@@ -21,7 +22,40 @@ interface BatchBarProps {
   readonly onAll: () => void;
 }
 
-const EMPTY = {
+const FAMILY_CHOICES = ['as computed', ...FAMILIES] as const;
+
+/** What was filled in; empty fields are left out. */
+const batchSaid = z
+  .object({
+    status: z.enum(['', ...STATUSES]),
+    decideOn: z.string(),
+    grade: z.enum(['', ...GRADES]),
+    maker: z.string().trim(),
+    range: z.string().trim(),
+    addTags: z.string(),
+    dropTags: z.string(),
+    family: z.enum(['', ...FAMILY_CHOICES]),
+    lift: z.boolean(),
+  })
+  .transform(({ family, addTags, dropTags, ...said }) => {
+    const computed = family === 'as computed';
+    const filed = family === '' ? null : computed ? null : family;
+    const all = {
+      ...said,
+      addTags: splitWords(addTags),
+      dropTags: splitWords(dropTags),
+    };
+    return {
+      ...Object.fromEntries(
+        Object.entries(all).filter(([, value]) => (Array.isArray(value) ? value.length > 0 : value)),
+      ),
+      ...(computed ? { familyOverride: null, familyReason: '' } : {}),
+      ...(filed ? { familyOverride: filed, familyReason: 'chosen for many at once' } : {}),
+    };
+  })
+  .transform(into(batchSet));
+
+const EMPTY: z.input<typeof batchSaid> = {
   status: '',
   decideOn: '',
   grade: '',
@@ -30,13 +64,13 @@ const EMPTY = {
   addTags: '',
   dropTags: '',
   family: '',
-  lift: '',
+  lift: false,
 };
 
 /** Changes many supplies at once; empty fields leave things as they are. One undo takes it all back. */
 export function BatchBar({ chosen, onDone, onAll }: BatchBarProps) {
   const [open, setOpen] = useState(false);
-  const [given, setGiven, clear] = useDraft('batch', EMPTY);
+  const ask = useAsk('batch', batchSaid, EMPTY);
   const seen = chosen.map(({ id, version }) => ({ id, version }));
   const change = useChange(
     (what: { set?: BatchSet; remove?: boolean }) =>
@@ -53,15 +87,7 @@ export function BatchBar({ chosen, onDone, onAll }: BatchBarProps) {
       }),
     { quiet: true },
   );
-  const set = (key: keyof typeof EMPTY) => (value: string) => setGiven({ ...given, [key]: value });
-  const apply = () =>
-    void change.mutateAsync({ set: toSet(given) }).then(
-      () => {
-        clear();
-        onDone();
-      },
-      () => undefined,
-    );
+  const apply = (): void => ask.submit((set) => change.mutateAsync({ set }).then(onDone));
   const [first, second] = chosen;
   const error = change.error ?? merge.error;
   return (
@@ -93,43 +119,31 @@ export function BatchBar({ chosen, onDone, onAll }: BatchBarProps) {
       {error && <Note sort="error">{error instanceof ApiError ? error.message : 'That did not work.'}</Note>}
       {open && (
         <ScrollView style={styles.form} contentContainerStyle={styles.inside}>
-          <Choice
-            label="Standing"
-            options={STATUSES}
-            value={given.status}
-            onChange={set('status')}
-            optional
-          />
-          {given.status === 'trial' && (
-            <DateField label="Decide by" value={given.decideOn} onChange={set('decideOn')} />
+          <ChoiceField control={ask.control} name="status" label="Standing" options={STATUSES} optional />
+          {ask.said.status === 'trial' && (
+            <DayField control={ask.control} name="decideOn" label="Decide by" />
           )}
-          <Choice
-            label="Good enough for"
-            options={GRADES}
-            value={given.grade}
-            onChange={set('grade')}
-            optional
-          />
+          <ChoiceField control={ask.control} name="grade" label="Good enough for" options={GRADES} optional />
           <View style={styles.row}>
-            <Input label="Maker of all" value={given.maker} onChange={set('maker')} />
-            <Input label="Range of all" value={given.range} onChange={set('range')} />
+            <Field control={ask.control} name="maker" label="Maker of all" />
+            <Field control={ask.control} name="range" label="Range of all" />
           </View>
           <View style={styles.row}>
-            <Input label="Add tags" value={given.addTags} onChange={set('addTags')} />
-            <Input label="Drop tags" value={given.dropTags} onChange={set('dropTags')} />
+            <Field control={ask.control} name="addTags" label="Add tags" />
+            <Field control={ask.control} name="dropTags" label="Drop tags" />
           </View>
-          <Choice
+          <ChoiceField
+            control={ask.control}
+            name="family"
             label="File all under"
-            options={['as computed', ...FAMILIES]}
-            value={given.family}
-            onChange={set('family')}
+            options={FAMILY_CHOICES}
             optional
           />
           <Chip
             many
             label="Lift them all out of their slots"
-            on={given.lift === 'yes'}
-            onPress={() => set('lift')(given.lift === 'yes' ? '' : 'yes')}
+            on={ask.said.lift}
+            onPress={() => ask.set('lift', !ask.said.lift)}
           />
           <Button
             label={`Change ${many(chosen.length, 'supply', 'supplies')}`}
@@ -141,25 +155,6 @@ export function BatchBar({ chosen, onDone, onAll }: BatchBarProps) {
       )}
     </View>
   );
-}
-
-/** What was filled in; empty fields are left out. */
-function toSet(given: typeof EMPTY): BatchSet {
-  const family = FAMILIES.find((each) => each === given.family);
-  const status = STATUSES.find((each) => each === given.status);
-  const grade = GRADES.find((each) => each === given.grade);
-  return {
-    ...(status ? { status } : {}),
-    ...(given.decideOn ? { decideOn: given.decideOn } : {}),
-    ...(grade ? { grade } : {}),
-    ...(given.maker.trim() ? { maker: given.maker } : {}),
-    ...(given.range.trim() ? { range: given.range } : {}),
-    ...(given.addTags.trim() ? { addTags: splitWords(given.addTags) } : {}),
-    ...(given.dropTags.trim() ? { dropTags: splitWords(given.dropTags) } : {}),
-    ...(given.family === 'as computed' ? { familyOverride: null, familyReason: '' } : {}),
-    ...(given.lift === 'yes' ? { lift: true } : {}),
-    ...(family ? { familyOverride: family, familyReason: 'chosen for many at once' } : {}),
-  };
 }
 
 const styles = StyleSheet.create({

@@ -3,32 +3,31 @@ import type { StockRequestBody, SupplyView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { usePreferences } from '../api/queries';
-import { useBegun, useDraft } from '../form/useDraft';
-import { readMeasure } from '../copy/measure';
+import type { Units } from '../copy/measure';
+import { measure, typedOr, whole } from '../form/typed';
+import { useAsk } from '../form/useAsk';
+import { useDraft } from '../form/useDraft';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
-import { Input } from '../ui/Input';
-import { Note } from '../ui/Note';
+import { Field } from '../ui/Field';
 import { Txt } from '../ui/Txt';
 import { countingWays, type CountingAnswer, type CountingWay } from './countingWays';
 
-const typedIn = z.record(z.string(), z.string());
-
 interface CountingHelpProps {
+  /** Under which the question is kept that it goes with. */
+  readonly name: string;
   readonly supply: SupplyView;
-  /** Something was typed: the question stays open. */
-  readonly onBegin: () => void;
   /** Tells whether it was written. */
   readonly onWrite: (body: StockRequestBody) => Promise<boolean>;
 }
 
 /** Counting without counting: by height, by mass, by turns. The answer comes with its range and where it comes from. */
-export function CountingHelp({ supply, onBegin, onWrite }: CountingHelpProps) {
+export function CountingHelp({ name, supply, onWrite }: CountingHelpProps) {
   const { preferences } = usePreferences();
   const ways = countingWays(supply, preferences.units);
-  const [name, setName] = useDraft(`measuring.${supply.kind}.${supply.form}`, ways[0]?.name ?? '');
-  const way = ways.find((each) => each.name === name) ?? ways[0];
+  const [chosen, setChosen] = useDraft(`measuring.${supply.kind}.${supply.form}`, ways[0]?.name ?? '');
+  const way = ways.find((each) => each.name === chosen) ?? ways[0];
   if (!way) return null;
   return (
     <View style={styles.box}>
@@ -36,35 +35,49 @@ export function CountingHelp({ supply, onBegin, onWrite }: CountingHelpProps) {
         label="Or measure it"
         options={ways.map((each) => each.name)}
         value={way.name}
-        onChange={setName}
+        onChange={setChosen}
       />
-      <WayForm key={way.id} way={way} supply={supply} onBegin={onBegin} onWrite={onWrite} />
+      <WayForm key={way.id} name={name} way={way} supply={supply} onWrite={onWrite} />
     </View>
   );
 }
 
-function WayForm({ way, supply, onBegin, onWrite }: CountingHelpProps & { readonly way: CountingWay }) {
+/** What a way asks, as typed, read into its answer; no answer before everything was said. */
+const waySaid = (way: CountingWay, units: Units) =>
+  z
+    .object(
+      Object.fromEntries(
+        way.inputs.map(({ id, type }) => [
+          id,
+          typedOr(null, type === 'number' ? whole(0, 9999, 'Give a whole number.') : measure(type, units)),
+        ]),
+      ),
+    )
+    .transform((given, context): CountingAnswer | null => {
+      const said = Object.entries(given).flatMap(([id, value]) => (value === null ? [] : [[id, value]]));
+      if (said.length < way.inputs.length) return null;
+      const answer = way.work(Object.fromEntries(said) as Record<string, number>);
+      if (answer) return answer;
+      const [first] = way.inputs;
+      const message = 'These figures contradict each other; check them.';
+      context.addIssue({ code: 'custom', path: first ? [first.id] : [], message });
+      return z.NEVER;
+    });
+
+function WayForm({ name, way, supply, onWrite }: CountingHelpProps & { readonly way: CountingWay }) {
   const { preferences } = usePreferences();
-  const [kept, setTyped, clear] = useBegun(`measure.${supply.id}.${way.id}`, typedIn);
-  const typed = kept ?? Object.fromEntries(way.inputs.map(({ id, start }) => [id, start]));
-  const { answer, refusal } = work(way, typed, preferences.units);
+  const schema = waySaid(way, preferences.units);
+  const start: Record<string, string> = Object.fromEntries(way.inputs.map(({ id, start }) => [id, start]));
+  const ask = useAsk(`${name}.${way.id}`, schema, start, { live: true });
+  const answer = schema.safeParse(ask.said).data ?? null;
   const items = formOf(supply.kind, supply.form).counting === 'fill' ? Math.max(1, supply.stock.items) : 1;
   return (
     <View style={styles.box}>
       <View style={styles.row}>
         {way.inputs.map(({ id, label }) => (
-          <Input
-            key={id}
-            label={label}
-            value={typed[id] ?? ''}
-            onChange={(text) => {
-              setTyped({ ...typed, [id]: text });
-              onBegin();
-            }}
-          />
+          <Field key={id} control={ask.control} name={id} label={label} />
         ))}
       </View>
-      {refusal && <Note sort="error">{refusal}</Note>}
       {answer && (
         <>
           <Txt look="strong">{answer.words}</Txt>
@@ -73,36 +86,13 @@ function WayForm({ way, supply, onBegin, onWrite }: CountingHelpProps & { readon
           <Button
             label="Note it as the count"
             onPress={() =>
-              void onWrite({ act: 'count', items, left: answer.left }).then((done) => done && clear())
+              ask.submit(async (read) => read !== null && onWrite({ act: 'count', items, left: read.left }))
             }
           />
         </>
       )}
     </View>
   );
-}
-
-/** Reads what was measured and works it out; says what is wrong once everything has been typed. */
-function work(
-  way: CountingWay,
-  typed: Readonly<Record<string, string>>,
-  units: 'metric' | 'inches',
-): { answer?: CountingAnswer; refusal?: string } {
-  const given: Record<string, number> = {};
-  for (const { id, type } of way.inputs) {
-    const text = (typed[id] ?? '').trim();
-    if (text === '') return {};
-    if (type === 'number') {
-      if (!/^\d{1,4}$/.test(text)) return { refusal: `“${text.slice(0, 20)}” is not a whole number.` };
-      given[id] = Number(text);
-      continue;
-    }
-    const read = readMeasure(text, type, units);
-    if (!read.ok) return { refusal: read.message };
-    given[id] = Number(read.value);
-  }
-  const answer = way.work(given);
-  return answer ? { answer } : { refusal: 'These figures contradict each other; check them.' };
 }
 
 const styles = StyleSheet.create({

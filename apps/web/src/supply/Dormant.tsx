@@ -3,53 +3,40 @@ import { addYears } from 'date-fns/addYears';
 import { format } from 'date-fns/format';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { useDraft } from '../form/useDraft';
+import { z } from 'zod';
+import { useFactsChange } from '../api/useSupplyChange';
+import { DayField } from '../form/bound';
+import { words } from '../form/typed';
+import { useAsk } from '../form/useAsk';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
-import { DateField } from '../ui/DateField';
-import { Input } from '../ui/Input';
-import { Note } from '../ui/Note';
-import { useFactsChange } from '../api/useSupplyChange';
+import { Field } from '../ui/Field';
+
+const sleepSaid = z.object({
+  purpose: words('Say what it was for, such as the school fair.'),
+  wakeOn: words('Choose the day to look at it again.'),
+});
 
 /** Left over from a purpose that may come back: put to sleep until a day. */
 export function Dormant({ supply, onDone }: { readonly supply: SupplyView; readonly onDone: () => void }) {
+  const { facts } = supply;
   const [start] = useState(() => ({
-    purpose: supply.facts.dormant?.purpose ?? '',
-    wakeOn: supply.facts.dormant?.wakeOn ?? format(addYears(new Date(), 1), 'yyyy-MM-dd'),
+    purpose: facts.dormant?.purpose ?? '',
+    wakeOn: facts.dormant?.wakeOn ?? format(addYears(new Date(), 1), 'yyyy-MM-dd'),
   }));
-  const [draft, setDraft, clear] = useDraft(`sleep.${supply.id}`, start);
-  const { purpose, wakeOn } = draft;
-  const [refusal, setRefusal] = useState<string | null>(null);
+  const ask = useAsk(`sleep.${supply.id}`, sleepSaid, start);
   const change = useFactsChange(supply);
-  const submit = (): void => {
-    if (change.isPending) return;
-    if (purpose.trim() === '') return setRefusal('Say what it was for, such as the school fair.');
-    if (wakeOn === '') return setRefusal('Choose the day to look at it again.');
-    return change.mutate(
-      { ...supply.facts, dormant: { purpose: purpose.trim(), wakeOn } },
-      {
-        onSuccess: () => {
-          clear();
-          onDone();
-        },
-      },
-    );
-  };
+  const submit = (): void => ask.submit((dormant) => change.mutateAsync({ ...facts, dormant }).then(onDone));
   return (
     <View style={styles.box}>
-      <Input
+      <Field
+        control={ask.control}
+        name="purpose"
         label="It was for"
-        value={purpose}
-        onChange={(text) => setDraft({ ...draft, purpose: text })}
         onSubmit={submit}
         hint="the school fair"
       />
-      <DateField
-        label="Look at it again on"
-        value={wakeOn}
-        onChange={(on) => setDraft({ ...draft, wakeOn: on })}
-      />
-      {refusal && <Note sort="error">{refusal}</Note>}
+      <DayField control={ask.control} name="wakeOn" label="Look at it again on" />
       <Button label="Let it sleep" main busy={change.isPending} onPress={submit} />
     </View>
   );

@@ -1,4 +1,4 @@
-import { formOf, HAND_ID, isRefusal, mayLive, parseSize } from '@red-shelf/core';
+import { HAND_ID, isRefusal, mayLive } from '@red-shelf/core';
 import type { HoldingView, Place, SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
@@ -10,14 +10,12 @@ import { useChange } from '../api/useChange';
 import { sayLotAmount, sayLotWhat } from '../copy/lots';
 import { sayWarning } from '../copy/reasons';
 import { unitTitle } from '../copy/supply';
-import { sayLength } from '../copy/measure';
 import { colour, LIP, space, TOUCH } from '../theme/tokens';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
 import { Icon } from '../ui/Icon';
-import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
+import { Move, Size } from './LotAsks';
 
 interface LotsProps {
   readonly supply: SupplyView;
@@ -140,86 +138,11 @@ function LotActs({ supply, lot }: { readonly supply: SupplyView; readonly lot: H
           supply={supply}
           lot={lot}
           busy={place.isPending}
-          onMove={(to) => place.mutate(to, { onSuccess: () => setAsking(null) })}
+          onMove={(to) => place.mutateAsync(to).then(() => setAsking(null))}
         />
       )}
       {asking === 'size' && <Size lot={lot} onDone={() => setAsking(null)} />}
     </>
-  );
-}
-
-interface MoveProps {
-  readonly supply: SupplyView;
-  readonly lot: HoldingView;
-  readonly busy: boolean;
-  readonly onMove: (to: { place: Place; amount?: number }) => void;
-}
-
-/** Somewhere else, all of it or some: the first open place of a unit that takes it. */
-function Move({ supply, lot, busy, onMove }: MoveProps) {
-  const { stash } = useStash();
-  const room = useRoom(stash);
-  const [to, setTo] = useState('');
-  const [some, setSome] = useState('');
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const open = (stash?.wall.units ?? []).flatMap((unit) => {
-    const cells = unit.model?.model === 'grid' ? unit.model.rowsUm.length * unit.model.columnsUm.length : 0;
-    const spots = cells === 0 ? [null] : Array.from({ length: cells }, (_, cell) => cell);
-    const cell = spots.find(
-      (each) =>
-        !isRefusal(mayLive({ supply, lot: { ...lot, id: '', spot: null } }, { unit, cell: each }, room)),
-    );
-    return cell === undefined ? [] : [{ unit, cell }];
-  });
-  const chosen = open.find(({ unit }) => unitTitle(unit) === to);
-  const countable = lot.as !== 'whole' || formOf(supply.kind, supply.form).counting !== 'length';
-  const submit = (): void => {
-    if (!chosen) return setRefusal('Choose where to.');
-    const text = some.trim();
-    if (text !== '' && !/^[1-9]\d{0,5}$/.test(text))
-      return setRefusal('Some is a whole number; leave it empty for all.');
-    setRefusal(null);
-    return onMove({
-      place: { unitId: chosen.unit.id, cell: chosen.cell },
-      ...(text === '' ? {} : { amount: Number(text) }),
-    });
-  };
-  if (open.length === 0) return <Note>No unit that takes it has room.</Note>;
-  return (
-    <View style={styles.ask}>
-      <Choice label="To" options={open.map(({ unit }) => unitTitle(unit))} value={to} onChange={setTo} />
-      {countable && (
-        <Input label="How many of it" value={some} onChange={setSome} numeric hint="all when empty" />
-      )}
-      {refusal && <Note sort="error">{refusal}</Note>}
-      <Button label="Move it there" main busy={busy} onPress={submit} />
-    </View>
-  );
-}
-
-function Size({ lot, onDone }: { readonly lot: HoldingView; readonly onDone: () => void }) {
-  const { preferences } = usePreferences();
-  const { units } = preferences;
-  const [text, setText] = useState(
-    lot.sizeUm ? `${sayLength(lot.sizeUm.widthUm, units)} × ${sayLength(lot.sizeUm.heightUm, units)}` : '',
-  );
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const keep = useChange((sizeUm: HoldingView['sizeUm']) =>
-    order(routes.sizeHolding, { id: lot.id, body: { version: lot.version, sizeUm } }),
-  );
-  const submit = (): void => {
-    const read = parseSize(text, 2, units === 'inches' ? 'in' : 'mm');
-    if (!read.ok) return setRefusal('Write width × height, such as 11 × 6 cm.');
-    const [widthUm = 0, heightUm = 0] = read.um;
-    setRefusal(null);
-    return keep.mutate({ widthUm, heightUm }, { onSuccess: onDone });
-  };
-  return (
-    <View style={styles.ask}>
-      <Input label="Width × height" value={text} onChange={setText} onSubmit={submit} autoFocus />
-      {refusal && <Note sort="error">{refusal}</Note>}
-      <Button label="Keep its size" main busy={keep.isPending} onPress={submit} />
-    </View>
   );
 }
 
@@ -232,5 +155,4 @@ const styles = StyleSheet.create({
   lip: { height: LIP, backgroundColor: colour.lip },
   words: { flex: 1, gap: 2 },
   acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s, paddingBottom: space.s },
-  ask: { gap: space.s, padding: space.m - 4, borderWidth: 1, borderColor: colour.hairline },
 });

@@ -1,154 +1,140 @@
-import { formOf, PARTS } from '@red-shelf/core';
-import type { StockRequestBody, SupplyView } from '@red-shelf/contract';
+import { formOf, PARTS, type Part } from '@red-shelf/core';
+import { stockRequest, type StockRequestBody, type SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { order, routes } from '../api/client';
 import { useChange } from '../api/useChange';
 import { sayParts } from '../copy/supply';
-import { useBegun } from '../form/useDraft';
+import { forgetAll, isBegun } from '../form/draft';
+import { into, typed, whole } from '../form/typed';
+import { useAsk } from '../form/useAsk';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
-import { Input } from '../ui/Input';
+import { Field } from '../ui/Field';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
-import { PART_LABEL } from '../form/PartFields';
+import { PART_LABEL } from '../form/CountFields';
 
-const begun = z.object({
-  asking: z.enum(['open', 'cut', 'count']),
-  typed: z.record(z.string(), z.string()),
-});
-type Said = z.infer<typeof begun>;
-type Asking = Said['asking'] | null;
+const ASKING = ['open', 'cut', 'count'] as const;
+type Asking = (typeof ASKING)[number];
 const USUAL_PACK = 25;
+const MOST = 999_999;
+const nameOf = (supply: SupplyView, asking: Asking): string => `parts.${supply.id}.${asking}`;
+const countOf = (supply: SupplyView, part: Part): string => `${nameOf(supply, 'count')}.${part}`;
 
 /** Packs, cut bases and scraps of one card colour: open a pack, cut sheets, use a base or a scrap, count. */
 export function PartActs({ supply }: { readonly supply: SupplyView }) {
-  const [draft, setDraft, clear] = useBegun(`parts.${supply.id}`, begun);
-  const [asking, setAsking] = useState<Asking>(draft?.asking ?? null);
+  const [asking, setAsking] = useState<Asking | null>(
+    () => ASKING.find((each) => isBegun(nameOf(supply, each))) ?? null,
+  );
   const act = useChange((body: StockRequestBody) => order(routes.actOnSupply, { id: supply.id, body }));
   const { parts } = formOf(supply.kind, supply.form);
   if (!parts) return null;
   const { pack = 0, base = 0, scrap = 0 } = supply.stock.parts;
   const close = (): void => {
-    clear();
+    if (asking) forgetAll(nameOf(supply, asking));
     setAsking(null);
   };
-  const write = (body: StockRequestBody) => act.mutate(body, { onSuccess: close });
-  const flip = (what: Asking) => (asking === what ? close() : setAsking(what));
+  const write = (body: StockRequestBody) => act.mutateAsync(body).then(close);
+  const useOne = (of: Part) => void write({ act: 'use', amount: 1, of }).catch(() => undefined);
+  const flip = (what: Asking): void => {
+    close();
+    if (asking !== what) setAsking(what);
+  };
   return (
     <View style={styles.box}>
       <Txt look="quiet">Beside the full sheets: {sayParts(supply) ?? 'no packs, bases or scraps'}</Txt>
       <View style={styles.row}>
         {pack > 0 && <Button label="Open a pack" onPress={() => flip('open')} />}
         {supply.stock.left > 0 && <Button label="Cut" onPress={() => flip('cut')} />}
-        {base > 0 && (
-          <Button label="Use a base" onPress={() => write({ act: 'use', amount: 1, of: 'base' })} />
-        )}
-        {scrap > 0 && (
-          <Button label="Use a scrap" onPress={() => write({ act: 'use', amount: 1, of: 'scrap' })} />
-        )}
+        {base > 0 && <Button label="Use a base" onPress={() => useOne('base')} />}
+        {scrap > 0 && <Button label="Use a scrap" onPress={() => useOne('scrap')} />}
         <Button label="Count these" onPress={() => flip('count')} />
       </View>
-      {asking && (
-        <Ask
-          key={asking}
-          said={draft?.asking === asking ? draft : startSaid(asking, supply)}
-          supply={supply}
-          busy={act.isPending}
-          onType={setDraft}
-          onWrite={write}
-        />
-      )}
+      {asking === 'open' && <Open supply={supply} busy={act.isPending} onWrite={write} />}
+      {asking === 'cut' && <Cut supply={supply} busy={act.isPending} onWrite={write} />}
+      {asking === 'count' &&
+        PARTS.map((part) => (
+          <CountPart key={part} part={part} supply={supply} busy={act.isPending} onWrite={write} />
+        ))}
     </View>
   );
 }
 
-/** Numbers being said, as typed, by field. */
-function startSaid(asking: Said['asking'], { facts, stock }: SupplyView): Said {
-  const perPack = facts.attributes?.perPack;
-  return {
-    asking,
-    typed: {
-      sheets: asking === 'open' ? String(typeof perPack === 'number' ? perPack : USUAL_PACK) : '1',
-      madeBases: '2',
-      madeScraps: '0',
-      pack: String(stock.parts.pack ?? 0),
-      base: String(stock.parts.base ?? 0),
-      scrap: String(stock.parts.scrap ?? 0),
-    },
-  };
-}
-
 interface AskProps {
-  readonly said: Said;
-  readonly onType: (said: Said) => void;
   readonly supply: SupplyView;
   readonly busy: boolean;
-  readonly onWrite: (body: StockRequestBody) => void;
+  readonly onWrite: (body: StockRequestBody) => Promise<unknown>;
 }
 
-function Ask({ said, supply, busy, onType, onWrite }: AskProps) {
-  const { asking, typed } = said;
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const field = (id: string, label: string) => (
-    <Input
-      label={label}
-      value={typed[id] ?? ''}
-      onChange={(text) => onType({ asking, typed: { ...typed, [id]: text } })}
-      numeric
-    />
-  );
-  const numbers = (...ids: string[]): number[] | null => {
-    const read = ids.map((id) => (/^\d{1,6}$/.test((typed[id] ?? '').trim()) ? Number(typed[id]) : null));
-    const whole = read.filter((n) => n !== null);
-    setRefusal(whole.length < read.length ? 'Give whole numbers, from 0 up.' : null);
-    return whole.length < read.length ? null : whole;
-  };
-  const submit = (): void => {
-    if (asking === 'open') {
-      const read = numbers('sheets');
-      if (read) onWrite({ act: 'open', amount: 1, left: read[0] ?? 0 });
-    } else if (asking === 'cut') {
-      const [amount, items, left] = numbers('sheets', 'madeBases', 'madeScraps') ?? [];
-      if (amount !== undefined) onWrite({ act: 'cut', amount, items: items ?? 0, left: left ?? 0 });
-    }
-  };
-  const scarce = supply.facts.status === 'irreplaceable' || supply.facts.status === 'retired';
-  if (asking === 'count')
-    return (
-      <View style={styles.box}>
-        {PARTS.map((part) => (
-          <View key={part} style={styles.row}>
-            {field(part, PART_LABEL[part])}
-            <Button
-              label="Note it"
-              says={`Note the count of ${PART_LABEL[part].toLowerCase()}`}
-              busy={busy}
-              onPress={() => {
-                const read = numbers(part);
-                if (read) onWrite({ act: 'count', items: 0, left: read[0] ?? 0, of: part });
-              }}
-            />
-          </View>
-        ))}
-        {refusal && <Note sort="error">{refusal}</Note>}
-      </View>
-    );
+const someWhole = (least: number) => typed(whole(least, MOST, `Give a whole number, from ${least} up.`));
+
+const openSaid = z
+  .object({ sheets: someWhole(1) })
+  .transform(({ sheets }) => ({ act: 'open' as const, amount: 1, left: sheets }))
+  .transform(into(stockRequest));
+
+function Open({ supply, busy, onWrite }: AskProps) {
+  const perPack = supply.facts.attributes?.perPack;
+  const ask = useAsk(nameOf(supply, 'open'), openSaid, {
+    sheets: String(typeof perPack === 'number' ? perPack : USUAL_PACK),
+  });
+  const submit = (): void => ask.submit(onWrite);
   return (
     <View style={styles.box}>
       <View style={styles.row}>
-        {field('sheets', asking === 'open' ? 'Sheets in the pack' : 'Sheets to cut')}
-        {asking === 'cut' && field('madeBases', 'Bases made')}
-        {asking === 'cut' && field('madeScraps', 'Scraps kept')}
+        <Field control={ask.control} name="sheets" label="Sheets in the pack" numeric onSubmit={submit} />
       </View>
-      {refusal && <Note sort="error">{refusal}</Note>}
-      {asking === 'cut' && scarce && (
+      <Button label="Note it: opened" main busy={busy} onPress={submit} />
+    </View>
+  );
+}
+
+const cutSaid = z
+  .object({ sheets: someWhole(1), bases: someWhole(0), scraps: someWhole(0) })
+  .transform(({ sheets, bases, scraps }) => ({
+    act: 'cut' as const,
+    amount: sheets,
+    items: bases,
+    left: scraps,
+  }))
+  .transform(into(stockRequest));
+
+function Cut({ supply, busy, onWrite }: AskProps) {
+  const ask = useAsk(nameOf(supply, 'cut'), cutSaid, { sheets: '1', bases: '2', scraps: '0' });
+  const submit = (): void => ask.submit(onWrite);
+  const scarce = supply.facts.status === 'irreplaceable' || supply.facts.status === 'retired';
+  return (
+    <View style={styles.box}>
+      <View style={styles.row}>
+        <Field control={ask.control} name="sheets" label="Sheets to cut" numeric />
+        <Field control={ask.control} name="bases" label="Bases made" numeric />
+        <Field control={ask.control} name="scraps" label="Scraps kept" numeric onSubmit={submit} />
+      </View>
+      {scarce && (
         <Note sort="attention">{`It is ${supply.facts.status} and cannot be bought again. A scrap may do.`}</Note>
       )}
+      <Button label="Note it: cut" main busy={busy} onPress={submit} />
+    </View>
+  );
+}
+
+function CountPart({ part, supply, busy, onWrite }: AskProps & { readonly part: Part }) {
+  const said = z
+    .object({ left: someWhole(0) })
+    .transform(({ left }) => ({ act: 'count' as const, items: 0, left, of: part }))
+    .transform(into(stockRequest));
+  const ask = useAsk(countOf(supply, part), said, {
+    left: String(supply.stock.parts[part] ?? 0),
+  });
+  const submit = (): void => ask.submit(onWrite);
+  return (
+    <View style={styles.row}>
+      <Field control={ask.control} name="left" label={PART_LABEL[part]} numeric onSubmit={submit} />
       <Button
-        label={asking === 'open' ? 'Note it: opened' : 'Note it: cut'}
-        main
+        label="Note it"
+        says={`Note the count of ${PART_LABEL[part].toLowerCase()}`}
         busy={busy}
         onPress={submit}
       />

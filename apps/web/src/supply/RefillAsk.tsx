@@ -1,14 +1,16 @@
-import { fold, formFor, parseMass } from '@red-shelf/core';
-import type { StockRequestBody, SupplyView } from '@red-shelf/contract';
-import { useState } from 'react';
+import { fold, formFor } from '@red-shelf/core';
+import { stockRequest, type StockRequestBody, type SupplyView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
 import { usePreferences, useStash, type Stash } from '../api/queries';
+import type { Units } from '../copy/measure';
 import { sayStock } from '../copy/supply';
+import { ChoiceField } from '../form/bound';
+import { into, measure, typedOr } from '../form/typed';
+import { useAsk } from '../form/useAsk';
 import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
-import { Input } from '../ui/Input';
-import { Note } from '../ui/Note';
+import { Field } from '../ui/Field';
 import { Txt } from '../ui/Txt';
 
 const NO_BOTTLE = 'not from a bottle of mine';
@@ -32,6 +34,22 @@ export function bottlesFor(supply: SupplyView, stash: Stash | undefined): readon
 export const isWeighed = ({ facts }: SupplyView): boolean =>
   typeof facts.attributes?.emptyMass === 'number' && typeof facts.attributes.fullMass === 'number';
 
+const BOTH = 'Give both masses, such as 9.7 g and 12.3 g, or neither.';
+
+/** From which bottle, and both masses or neither; mg. */
+const refillSaid = (units: Units) => {
+  const mass = typedOr(null, measure('mass', units));
+  return z
+    .object({ from: z.string(), before: mass, after: mass })
+    .refine(({ before, after }) => (before === null) === (after === null), { error: BOTH, path: ['after'] })
+    .transform(({ from, before: beforeMg, after: afterMg }) => ({
+      act: 'refill' as const,
+      ...(from === NO_BOTTLE ? {} : { fromId: from }),
+      ...(beforeMg === null || afterMg === null ? {} : { weights: { beforeMg, afterMg } }),
+    }))
+    .transform(into(stockRequest));
+};
+
 interface RefillAskProps {
   readonly supply: SupplyView;
   readonly busy: boolean;
@@ -45,43 +63,32 @@ export function RefillAsk({ supply, busy, onWrite }: RefillAskProps) {
   const bottles = bottlesFor(supply, stash);
   const title = (bottle: SupplyView): string =>
     `${bottle.name}, ${formFor(bottle).name}: ${sayStock(bottle)}`;
-  const [from, setFrom] = useState(bottles[0]?.id ?? '');
-  const [before, setBefore] = useState('');
-  const [after, setAfter] = useState('');
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const mass = (text: string): number | null => {
-    const read = parseMass(text, preferences.units === 'inches' ? 'oz' : 'g');
-    return read.ok ? read.amount : null;
+  const ask = useAsk(`refill.${supply.id}`, refillSaid(preferences.units), {
+    from: bottles[0]?.id ?? NO_BOTTLE,
+    before: '',
+    after: '',
+  });
+  const submit = (): void => ask.submit(onWrite);
+  const say = (id: string): string => {
+    const bottle = bottles.find((each) => each.id === id);
+    return bottle ? title(bottle) : NO_BOTTLE;
   };
-  const submit = (): void => {
-    const weighed = before.trim() !== '' || after.trim() !== '';
-    const [beforeMg, afterMg] = [mass(before), mass(after)];
-    if (weighed && (beforeMg === null || afterMg === null))
-      return setRefusal('Give both masses, such as 9.7 g and 12.3 g, or neither.');
-    setRefusal(null);
-    return void onWrite({
-      act: 'refill',
-      ...(from === '' ? {} : { fromId: from }),
-      ...(weighed && beforeMg !== null && afterMg !== null ? { weights: { beforeMg, afterMg } } : {}),
-    });
-  };
-  const chosen = bottles.find(({ id }) => id === from);
   return (
     <View style={styles.ask}>
       <Txt look="strong">Refill from?</Txt>
       {bottles.length > 0 && (
-        <Choice
+        <ChoiceField
+          control={ask.control}
+          name="from"
           label="Its bottle gives what it gets"
-          options={[...bottles.map(title), NO_BOTTLE]}
-          value={chosen ? title(chosen) : NO_BOTTLE}
-          onChange={(word) => setFrom(bottles.find((bottle) => title(bottle) === word)?.id ?? '')}
+          options={[...bottles.map(({ id }) => id), NO_BOTTLE]}
+          say={say}
         />
       )}
       <View style={styles.row}>
-        <Input label="Mass before" value={before} onChange={setBefore} hint="if you weigh it" />
-        <Input label="Mass after" value={after} onChange={setAfter} onSubmit={submit} />
+        <Field control={ask.control} name="before" label="Mass before" hint="if you weigh it" />
+        <Field control={ask.control} name="after" label="Mass after" onSubmit={submit} />
       </View>
-      {refusal && <Note sort="error">{refusal}</Note>}
       <Button label="Note it: refilled" main busy={busy} onPress={submit} />
     </View>
   );

@@ -1,18 +1,14 @@
-import { GROUNDS, MADE, parseColour, type SupplySwatch } from '@red-shelf/core';
+import type { SupplySwatch } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
-import { ColourWays } from '../colour/ColourWays';
-import type { TakenColour } from '../colour/taken';
-import { useDraft } from '../form/useDraft';
+import { StyleSheet, View } from 'react-native';
 import { colour, radius, space, TOUCH } from '../theme/tokens';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
-import { Input } from '../ui/Input';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { useFactsChange } from '../api/useSupplyChange';
+import { NewSwatch } from './NewSwatch';
 
 /** The colours a supply really makes, each made how and on what; one of them is true and decides the order. */
 export function Swatches({ supply }: { readonly supply: SupplyView }) {
@@ -94,96 +90,6 @@ const saySwatch = ({ hex, taken, spread, on }: SupplySwatch): string =>
   ]
     .filter(Boolean)
     .join(' · ');
-
-interface SwatchDraft {
-  readonly made: string;
-  readonly ground: string;
-  readonly typed: string;
-  readonly taken: TakenColour | null;
-}
-
-function NewSwatch({ supply, onDone }: { readonly supply: SupplyView; readonly onDone: () => void }) {
-  const [draft, setDraft, clear] = useDraft<SwatchDraft>(`swatch.${supply.id}`, {
-    made: supply.kind === 'ink' ? 'stamped' : supply.kind === 'marker' ? 'drawn' : 'as bought',
-    ground: 'white',
-    typed: '',
-    taken: null,
-  });
-  const { made, ground, typed, taken } = draft;
-  const leave = (): void => {
-    clear();
-    onDone();
-  };
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const change = useFactsChange(supply);
-  const save = (isTrue: boolean): void => {
-    const said = parseColour(typed);
-    const picked = taken ?? (said.ok ? { hex: said.hex, taken: 'typed' as const } : null);
-    if (!picked) {
-      setRefusal('Take the colour first: type a hex, or use one of the ways.');
-      return;
-    }
-    const swatch: SupplySwatch = {
-      id: `${Date.now().toString(36)}`,
-      hex: picked.hex,
-      made: MADE.find((each) => each === made) ?? 'as bought',
-      ground: GROUNDS.find((each) => each === ground) ?? 'white',
-      taken: picked.taken,
-      ...(taken?.spread === undefined ? {} : { spread: Number(taken.spread.toFixed(2)) }),
-      on: format(new Date(), 'yyyy-MM-dd'),
-    };
-    const { facts } = supply;
-    const others = taken?.others ?? [];
-    change.mutate(
-      {
-        ...facts,
-        swatches: [...(facts.swatches ?? []), swatch],
-        ...(isTrue ? { trueSwatch: swatch.id, lidColour: false } : {}),
-        ...(others.length > 0
-          ? { otherHexes: [...new Set([...(facts.otherHexes ?? []), ...others])].slice(0, 8) }
-          : {}),
-      },
-      { onSuccess: leave },
-    );
-  };
-  const hex = taken?.hex ?? supply.hex;
-  return (
-    <View style={styles.box}>
-      <Choice
-        label="Made"
-        options={MADE}
-        value={made}
-        onChange={(word) => setDraft({ ...draft, made: word })}
-      />
-      <Choice
-        label="On"
-        options={GROUNDS}
-        value={ground}
-        onChange={(word) => setDraft({ ...draft, ground: word })}
-      />
-      <View style={styles.row}>
-        <Pressable style={[styles.swatch, { backgroundColor: hex }]} aria-hidden />
-        <Input
-          label="Swatch colour"
-          value={taken ? taken.hex : typed}
-          onChange={(text) => setDraft({ ...draft, taken: null, typed: text })}
-          hint={taken ? `from ${taken.taken}` : 'a hex, or take it below'}
-        />
-      </View>
-      <ColourWays
-        hex={hex}
-        onTake={(colourTaken) => setDraft({ ...draft, taken: colourTaken })}
-        start="Reader"
-      />
-      {refusal && <Note sort="error">{refusal}</Note>}
-      <View style={styles.row}>
-        <Button label="Keep as the true colour" main busy={change.isPending} onPress={() => save(true)} />
-        <Button label="Keep beside" busy={change.isPending} onPress={() => save(false)} />
-        <Button label="Cancel" onPress={leave} />
-      </View>
-    </View>
-  );
-}
 
 const styles = StyleSheet.create({
   box: { gap: space.s },

@@ -83,7 +83,7 @@ test('needs, kits and purposes half said are said again', async () => {
   expect(screen.getByDisplayValue('button drawer')).toBeTruthy();
   const sleep = show(<Dormant supply={supply()} onDone={jest.fn()} />);
   press('Let it sleep');
-  expect(screen.getByText('Say what it was for, such as the school fair.')).toBeTruthy();
+  expect(await screen.findByText(/Say what it was for, such as the school fair/)).toBeTruthy();
   type('It was for', 'the harvest stall');
   sleep.unmount();
   show(<Dormant supply={supply()} onDone={jest.fn()} />);

@@ -71,7 +71,7 @@ test('counting asks how many and how full, and refuses nonsense before it is sen
   press('Count');
   type('How many', 'some');
   press('Note it: count');
-  expect(screen.getByText(/“some” cannot be read/)).toBeTruthy();
+  expect(await screen.findByText(/“some” cannot be read/)).toBeTruthy();
   type('How many', '2');
   fireEvent.click(screen.getByRole('radio', { name: 'low' }));
   press('Note it: count');
@@ -91,7 +91,7 @@ test('ribbon is cut by length, typed as people say it; it cannot be refilled', a
   expect(screen.queryByRole('button', { name: 'Refill' })).toBeNull();
   press('Use');
   press('Note it: use');
-  expect(screen.getByText(/Say how many/)).toBeTruthy();
+  expect(await screen.findByText(/Say how many/)).toBeTruthy();
   type('How much (2.4 m, 3 yd)', '5 1/8 in');
   press('Note it: use');
   await waitFor(() => expect(sent[0]?.body).toEqual({ act: 'use', amount: 130_175 }));
@@ -105,7 +105,7 @@ test('a refill asks for its bottle and, where it is weighed, for both masses; wh
   press('Refill');
   type('Mass before', '9.7 g');
   press('Note it: refilled');
-  expect(screen.getByText(/Give both masses/)).toBeTruthy();
+  expect(await screen.findByText(/Give both masses/)).toBeTruthy();
   type('Mass after', '12.3 g');
   press('Note it: refilled');
   await waitFor(() => expect(sent).toHaveLength(1));

@@ -38,7 +38,7 @@ test('a pack is opened into its sheets, and sheets are cut into bases and scraps
   expect(screen.getByText(/retired and cannot be bought again/)).toBeTruthy();
   type('Sheets to cut', 'two');
   press('Note it: cut');
-  expect(screen.getByText(/Give whole numbers/)).toBeTruthy();
+  expect(await screen.findByText(/Give a whole number/)).toBeTruthy();
   type('Sheets to cut', '2');
   type('Scraps kept', '1');
   press('Note it: cut');
@@ -53,11 +53,11 @@ test('what is put aside must be there, and is kept with its project', async () =
   press('More acts');
   press('Put aside');
   press('Put it aside');
-  expect(screen.getByText(/Name the project/)).toBeTruthy();
+  expect(await screen.findByText(/Name the project/)).toBeTruthy();
   type('For the project', 'Album');
   type('How much', '7');
   press('Put it aside');
-  expect(screen.getByText(/more than is left and free/)).toBeTruthy();
+  expect(await screen.findByText(/more than is left and free/)).toBeTruthy();
   type('How much', '5');
   press('Put it aside');
   await waitFor(() =>
@@ -79,7 +79,7 @@ test('a swatch typed in is kept as the true colour; another can be made true or 
   await waitFor(() => expect(sent[1]?.body).toMatchObject({ facts: { swatches: [] } }));
   press('Add a swatch');
   press('Keep as the true colour');
-  expect(screen.getByText(/Take the colour first/)).toBeTruthy();
+  expect(await screen.findByText(/Take the colour first/)).toBeTruthy();
   fireEvent.click(screen.getByRole('radio', { name: 'blended' }));
   fireEvent.click(screen.getByRole('radio', { name: 'kraft' }));
   type('Swatch colour', 'teal');
@@ -120,8 +120,8 @@ test('a mixed pack: every lot is checked, nothing is sent until all is well', as
   });
   show(<PackScreen />);
   press('Add 0 lots');
-  expect(screen.getByText('Give the pack a name.')).toBeTruthy();
-  expect(screen.getByText('Name at least one lot.')).toBeTruthy();
+  expect(await screen.findByText(/The name is missing/)).toBeTruthy();
+  expect(screen.getByText(/Name at least one lot/)).toBeTruthy();
   type('Pack', 'Autumn');
   type('Price of the pack', '12,50');
   type('Name of lot 1', 'Rust');

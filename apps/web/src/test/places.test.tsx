@@ -39,7 +39,7 @@ test('settings: measures, currency, seasons, nudges; light or dark belongs to th
   fireEvent.click(await screen.findByRole('radio', { name: 'inches and ounces' }));
   await waitFor(() => expect(last()).toMatchObject({ units: 'inches' }));
   fireEvent.change(screen.getByLabelText('Currency'), { target: { value: 'us' } });
-  expect(screen.getByText(/three letters/)).toBeTruthy();
+  expect(await screen.findByText(/three letters/)).toBeTruthy();
   fireEvent.change(screen.getByLabelText('Currency'), { target: { value: 'usd' } });
   press('Keep the currency');
   await waitFor(() => expect(last()).toMatchObject({ currency: 'USD' }));

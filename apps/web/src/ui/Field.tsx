@@ -7,9 +7,12 @@ interface FieldProps<T extends FieldValues> {
   readonly control: Control<T>;
   readonly name: FieldPath<T>;
   readonly label: string;
-  /** The value is a number; what cannot be read as one is kept as typed and refused with a sentence. */
+  /** The keyboard is one of numbers; what is typed stays as it is typed. */
   readonly numeric?: boolean;
   readonly multiline?: boolean;
+  readonly autoFocus?: boolean;
+  /** Read out instead of the label, where the label alone would be said of several fields. */
+  readonly says?: string;
   readonly hint?: string;
   readonly onSubmit?: () => void;
   /** For putting the cursor here at once, without waiting for the form. */
@@ -17,16 +20,8 @@ interface FieldProps<T extends FieldValues> {
 }
 
 /** A text field of a form, with what is wrong said under it. */
-export function Field<T extends FieldValues>({
-  control,
-  name,
-  numeric = false,
-  place,
-  ...shown
-}: FieldProps<T>) {
+export function Field<T extends FieldValues>({ control, name, place, ...shown }: FieldProps<T>) {
   const { field, fieldState } = useController({ control, name });
-  const read = (text: string): string | number =>
-    numeric && /^\d+$/.test(text.trim()) ? Number(text) : text;
   return (
     <Input
       {...shown}
@@ -35,10 +30,9 @@ export function Field<T extends FieldValues>({
         if (place) place.current = input;
       }}
       value={field.value === undefined || field.value === null ? '' : String(field.value)}
-      onChange={(text) => field.onChange(read(text))}
+      onChange={field.onChange}
       onBlur={field.onBlur}
       error={fieldState.error?.message}
-      numeric={numeric}
     />
   );
 }

@@ -12,15 +12,17 @@ import {
 import type { DrawersBody } from '@red-shelf/contract';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
 import { order, routes } from '../../api/client';
 import { recordsOf, useRecords, type Stash } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { listOf, many } from '../../copy/words';
-import { useDraft } from '../../form/useDraft';
+import { ChoiceField } from '../../form/bound';
+import { typed, whole } from '../../form/typed';
+import { useAsk } from '../../form/useAsk';
 import { space } from '../../theme/tokens';
 import { Button } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
-import { Input } from '../../ui/Input';
+import { Field } from '../../ui/Field';
 import { Note } from '../../ui/Note';
 import { Txt } from '../../ui/Txt';
 import { DrawerLine } from './DrawerLine';
@@ -53,14 +55,16 @@ export function Drawers(props: DrawersProps) {
 }
 
 const WAYS = ['in this order', 'whole groups, paired'] as const;
-const START = { typed: '6', way: WAYS[0] as string };
+const START: { typed: string; way: (typeof WAYS)[number] } = { typed: '6', way: WAYS[0] };
+const drawersSaid = z.object({
+  typed: typed(whole(1, 200, 'A whole number from 1 to 200.')),
+  way: z.enum(WAYS),
+});
 
 /** So many drawers: which neighbours share one, which are split over two, so that each is about evenly filled. */
 function Propose({ supplies, recipe, kind, form }: DrawersProps) {
-  const [draft, setDraft, clear] = useDraft(`drawers.${kind}.${form ?? ''}`, START);
-  const { typed, way } = draft;
-  const n = Number(typed);
-  const valid = Number.isInteger(n) && n >= 1 && n <= 200;
+  const ask = useAsk(`drawers.${kind}.${form ?? ''}`, drawersSaid, START, { live: true });
+  const { typed: n, way } = drawersSaid.safeParse(ask.said).data ?? { typed: 0, way: ask.said.way };
   const key = drawerKey(recipe);
   // Where groups come back later in the order, they are gathered, so colours are taken group by group.
   const byGroup = useMemo(() => {
@@ -75,45 +79,32 @@ function Propose({ supplies, recipe, kind, form }: DrawersProps) {
   }, [supplies, key]);
   const drawers = useMemo(() => {
     const groups = [...byGroup].map(([group, { length: count }]) => ({ group, count }));
-    if (!valid) return [];
+    if (n === 0) return [];
     return way === WAYS[0] ? shareIntoDrawers(groups, n) : pairSubjects(groups, n);
-  }, [byGroup, n, valid, way]);
+  }, [byGroup, n, way]);
   const keep = useChange((body: DrawersBody) => order(routes.addRecord, { body: { body } }));
   const fullest = Math.max(1, ...drawers.map(({ count }) => count));
-  const submit = (): void => {
-    const holds = keepDrawers(drawers, (group) => byGroup.get(group) ?? []);
-    keep.mutate(
-      {
+  const submit = (): void =>
+    ask.submit(() => {
+      const holds = keepDrawers(drawers, (group) => byGroup.get(group) ?? []);
+      return keep.mutateAsync({
         sort: 'drawers',
         name: `Drawers of ${KIND_DEFINITIONS[kind].plural.toLowerCase()}`,
         kind,
         form,
         key,
         drawers: holds.map((drawer) => ({ ...drawer, holds: [...drawer.holds] })),
-      },
-      { onSuccess: clear },
-    );
-  };
+      });
+    });
   return (
     <>
       <Txt look="strong" level={2}>
         In how many drawers?
       </Txt>
       <View style={styles.row}>
-        <Input
-          label="Drawers, trays or boxes"
-          value={typed}
-          onChange={(text) => setDraft({ ...draft, typed: text })}
-          numeric
-          error={valid ? undefined : 'A whole number from 1 to 200.'}
-        />
+        <Field control={ask.control} name="typed" label="Drawers, trays or boxes" numeric />
       </View>
-      <Choice
-        label="Shared out"
-        options={WAYS}
-        value={way}
-        onChange={(next) => setDraft({ ...draft, way: next })}
-      />
+      <ChoiceField control={ask.control} name="way" label="Shared out" options={WAYS} />
       {supplies.length === 0 && <Note>Nothing to share out yet.</Note>}
       <View role="list" style={styles.box}>
         {drawers.map((drawer, i) => (

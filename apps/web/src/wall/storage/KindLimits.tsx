@@ -1,30 +1,34 @@
 import { KIND_DEFINITIONS, KINDS, type Kind } from '@red-shelf/core';
+import { preferencesBody } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { usePreferences, useStash } from '../../api/queries';
 import { usePreferenceChange } from '../../api/usePreferenceChange';
-import { useBegun } from '../../form/useDraft';
+import { into, typedOr, whole } from '../../form/typed';
+import { useAsk } from '../../form/useAsk';
 import { space } from '../../theme/tokens';
 import { Button } from '../../ui/Button';
-import { Input } from '../../ui/Input';
+import { Field } from '../../ui/Field';
 import { Txt } from '../../ui/Txt';
 
-const limits = z.partialRecord(z.enum(KINDS), z.string());
+const LIMIT = 'A limit is a whole number from 1 up.';
+const limitsSaid = z
+  .record(z.enum(KINDS), typedOr(null, whole(1, 999_999, LIMIT)))
+  .transform((limits) => ({
+    caps: Object.fromEntries(Object.entries(limits).filter(([, most]) => most !== null)),
+  }))
+  .transform(into(preferencesBody.pick({ caps: true })));
 
 /** One in, one out: at most so many of each kind. Empty means no limit. */
 export function KindLimits() {
+  const { caps } = usePreferences().preferences;
   const { stash } = useStash();
-  const { preferences } = usePreferences();
   const keep = usePreferenceChange();
-  const [typed, setTyped, clear] = useBegun('limits', limits);
-  const said = (kind: Kind): string => typed?.[kind] ?? String(preferences.caps[kind] ?? '');
-  const wrong = KINDS.filter((kind) => !/^\d{0,6}$/.test(said(kind).trim()) || said(kind).trim() === '0');
-  const submit = (): void => {
-    const caps = Object.fromEntries(
-      KINDS.flatMap((kind) => (said(kind).trim() === '' ? [] : [[kind, Number(said(kind))]])),
-    );
-    if (wrong.length === 0) keep.mutate({ caps }, { onSuccess: clear });
-  };
+  const start = Object.fromEntries(KINDS.map((kind) => [kind, String(caps[kind] ?? '')]));
+  const ask = useAsk('limits', limitsSaid, start as Record<Kind, string>);
+  const submit = (): void => ask.submit((changes) => keep.mutateAsync(changes));
+  const now = (kind: Kind): number =>
+    stash?.supplies.filter((each) => each.kind === kind && each.facts.status !== 'gone').length ?? 0;
   return (
     <View style={styles.box}>
       <Txt look="strong" level={2}>
@@ -36,19 +40,18 @@ export function KindLimits() {
       <View style={styles.row}>
         {KINDS.map((kind) => (
           <View key={kind} style={styles.field}>
-            <Input
+            <Field
+              control={ask.control}
+              name={kind}
               label={KIND_DEFINITIONS[kind].plural}
-              value={said(kind)}
-              onChange={(text) => setTyped({ ...typed, [kind]: text })}
               onSubmit={submit}
               numeric
-              hint={`${stash?.supplies.filter((each) => each.kind === kind && each.facts.status !== 'gone').length ?? 0} now`}
-              error={wrong.includes(kind) ? 'A limit is a whole number from 1 up.' : undefined}
+              hint={`${now(kind)} now`}
             />
           </View>
         ))}
       </View>
-      {typed && <Button label="Keep these limits" main busy={keep.isPending} onPress={submit} />}
+      {ask.begun && <Button label="Keep these limits" main busy={keep.isPending} onPress={submit} />}
     </View>
   );
 }

@@ -1,40 +1,55 @@
-import { labelPrint, parseSize, slotLabels, type Model } from '@red-shelf/core';
+import { labelPrint, slotLabels, type Model } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
 import { order, routes } from '../../api/client';
 import type { Contents } from '../../api/contents';
 import { usePreferences } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { many } from '../../copy/words';
-import { useDraft } from '../../form/useDraft';
+import { ChoiceField } from '../../form/bound';
+import { twoSides, typed } from '../../form/typed';
+import { useAsk } from '../../form/useAsk';
 import { saveFile } from '../../ui/files';
-import { sayLength } from '../../copy/measure';
+import { sayLength, type Units } from '../../copy/measure';
 import { space } from '../../theme/tokens';
 import { Button } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
-import { Input } from '../../ui/Input';
+import { Field } from '../../ui/Field';
 import { Note } from '../../ui/Note';
 import { Txt } from '../../ui/Txt';
 import { labelled } from '../../judge/labelled';
 
 const HIGH_UM = 12_000;
 const WIDE_UM = 50_000;
+const LEAST_UM = { wide: 8000, high: 5000 };
+const UM_PER_MM = 1000;
+const PAPERS = ['A4', 'letter'] as const;
+const NOT_DRAWN = 'The labels could not be drawn. Look whether the app is still reachable, and try again.';
+
+/** How large one label is, and on what paper. */
+const labelSaid = (units: Units) =>
+  z.object({
+    size: typed(twoSides(units, 'A label has two sides: 50 × 12 mm, the width first.')).refine(
+      ({ widthUm, heightUm }) => widthUm >= LEAST_UM.wide && heightUm >= LEAST_UM.high,
+      'A label that small cannot be read; make it 8 × 5 mm or more.',
+    ),
+    paper: z.enum(PAPERS),
+  });
+type LabelSaid = z.output<ReturnType<typeof labelSaid>>;
 
 /** Labels of one unit, drawn to size for printing; printing them notes what they said, so that old ones are known. */
 export function Labels({ unit, slots }: { readonly unit: UnitView; readonly slots: Contents }) {
   const { preferences } = usePreferences();
   const { units } = preferences;
-  // Never cleared: the labels of the last rack are those of the next.
-  const [draft, setDraft] = useDraft('labels', {
+  const ask = useAsk('labels', labelSaid(units), {
     size: `${sayLength(WIDE_UM, units)} × ${sayLength(HIGH_UM, units)}`,
     paper: units === 'inches' ? 'letter' : 'A4',
   });
-  const { size, paper } = draft;
   const [busy, setBusy] = useState(false);
-  const [refusal, setRefusal] = useState<string | null>(null);
+  const [failure, setFailure] = useState<string | null>(null);
   const note = useChange(({ print, model }: { print: string; model: Model }) => {
     const { version, name, rules, parentId, facts: known } = unit;
     const facts = { ...known, labelled: { on: format(new Date(), 'yyyy-MM-dd'), print } };
@@ -44,35 +59,28 @@ export function Labels({ unit, slots }: { readonly unit: UnitView; readonly slot
   const labels = slotLabels(unit, labelled(slots));
   const printed = unit.facts.labelled;
   const old = printed && printed.print !== labelPrint(labels);
-  const print = async (): Promise<void> => {
-    const sides = parseSize(size, 2, units === 'inches' ? 'in' : 'mm');
-    if (!sides.ok) return setRefusal('A label has two sides: 50 × 12 mm, the width first.');
-    const [wide = 0, high = 0] = sides.um;
-    const mm = { widthMm: wide / 1000, heightMm: high / 1000 };
-    setBusy(true);
-    try {
-      // Loaded when labels are made, so that nobody else waits for it.
-      const { labelPdf, labelsOnPage } = await import('./labelPdf');
-      const sheet = paper === 'A4' ? 'a4' : 'letter';
-      const { columns, rows } = labelsOnPage(mm, sheet);
-      if (mm.widthMm < 8 || mm.heightMm < 5)
-        setRefusal('A label that small cannot be read; make it 8 × 5 mm or more.');
-      else if (columns === 0 || rows === 0) setRefusal(`A label that large does not fit on ${paper}.`);
-      else {
-        setRefusal(null);
-        saveFile(
-          new Blob([(await labelPdf(labels, mm, sheet)) as BlobPart], { type: 'application/pdf' }),
-          `labels-${unit.label}.pdf`,
-        );
-        if (unit.model) note.mutate({ print: labelPrint(labels), model: unit.model });
-      }
-    } catch {
-      setRefusal('The labels could not be drawn. Look whether the app is still reachable, and try again.');
-    } finally {
-      setBusy(false);
-    }
+  const draw = async ({ size: { widthUm, heightUm }, paper }: LabelSaid): Promise<void> => {
+    const mm = { widthMm: widthUm / UM_PER_MM, heightMm: heightUm / UM_PER_MM };
+    // Loaded when labels are made, so that nobody else waits for it.
+    const { labelPdf, labelsOnPage } = await import('./labelPdf');
+    const sheet = paper === 'A4' ? 'a4' : 'letter';
+    const { columns, rows } = labelsOnPage(mm, sheet);
+    if (columns === 0 || rows === 0)
+      return ask.refuse('size', `A label that large does not fit on ${paper}.`);
+    const pdf = (await labelPdf(labels, mm, sheet)) as BlobPart;
+    saveFile(new Blob([pdf], { type: 'application/pdf' }), `labels-${unit.label}.pdf`);
+    if (unit.model) note.mutate({ print: labelPrint(labels), model: unit.model });
     return undefined;
   };
+  const print = (): void =>
+    ask.submit(async (said) => {
+      setBusy(true);
+      setFailure(null);
+      await draw(said).catch(() => setFailure(NOT_DRAWN));
+      setBusy(false);
+      // The labels of this rack are those of the next.
+      return false;
+    });
   return (
     <View style={styles.box} role="region" aria-label="Labels">
       <Txt look="strong" level={2}>
@@ -84,16 +92,11 @@ export function Labels({ unit, slots }: { readonly unit: UnitView; readonly slot
           : 'Never printed.'}
       </Txt>
       <View style={styles.row}>
-        <Input label="Size of one" value={size} onChange={(text) => setDraft({ ...draft, size: text })} />
+        <Field control={ask.control} name="size" label="Size of one" />
       </View>
-      <Choice
-        label="On"
-        options={['A4', 'letter']}
-        value={paper}
-        onChange={(next) => setDraft({ ...draft, paper: next })}
-      />
-      {refusal && <Note sort="error">{refusal}</Note>}
-      <Button label={`Print ${many(labels.length, 'label')}`} busy={busy} onPress={() => void print()} />
+      <ChoiceField control={ask.control} name="paper" label="On" options={PAPERS} />
+      {failure && <Note sort="error">{failure}</Note>}
+      <Button label={`Print ${many(labels.length, 'label')}`} busy={busy} onPress={print} />
     </View>
   );
 }

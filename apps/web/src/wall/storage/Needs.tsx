@@ -1,17 +1,17 @@
-import { NEEDED_AS, parseSize } from '@red-shelf/core';
-import type { NeedBody, RecordView } from '@red-shelf/contract';
-import { useState } from 'react';
+import { NEEDED_AS } from '@red-shelf/core';
+import { needBody, type NeedBody, type RecordView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
 import { order, routes } from '../../api/client';
 import { recordsOf, usePreferences, useRecords } from '../../api/queries';
 import { useChange } from '../../api/useChange';
-import { useDraft } from '../../form/useDraft';
+import { ChoiceField } from '../../form/bound';
+import { into, twoSides, typed, typedOr, whole, words } from '../../form/typed';
+import { useAsk } from '../../form/useAsk';
 import { type Units } from '../../copy/measure';
 import { space } from '../../theme/tokens';
 import { Button } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
-import { Input } from '../../ui/Input';
-import { Note } from '../../ui/Note';
+import { Field } from '../../ui/Field';
 import { Txt } from '../../ui/Txt';
 import { sayNeed } from '../../copy/need';
 
@@ -57,57 +57,35 @@ const NO_NEED: { what: NeedBody['what']; where: string; size: string; count: str
   size: '',
   count: '1',
 };
+const ANY_SIZE = { widthUm: 0, heightUm: 0 };
+
+/** A need as typed, read into what the contract takes. */
+const needSaid = (units: Units) =>
+  z
+    .object({
+      what: z.enum(NEEDED_AS),
+      where: words('Say what it is for, such as card file C.'),
+      size: typedOr(
+        ANY_SIZE,
+        twoSides(units, 'A size has two sides: 20 × 30 cm. Leave it empty where any will do.'),
+      ),
+      count: typed(whole(1, 999, 'How many must be a whole number from 1 to 999.')),
+    })
+    .transform(({ size, ...need }) => ({ sort: 'need' as const, ...need, ...size }))
+    .transform(into(needBody));
 
 function NewNeed({ units }: { readonly units: Units }) {
-  const [draft, setDraft, clear] = useDraft('need', NO_NEED);
-  const { what, where, size, count } = draft;
-  const [refusal, setRefusal] = useState<string | null>(null);
+  const ask = useAsk('need', needSaid(units), NO_NEED);
   const add = useChange((body: NeedBody) => order(routes.addRecord, { body: { body } }));
-  const submit = (): void => {
-    if (add.isPending) return;
-    const sides = size.trim() === '' ? null : parseSize(size, 2, units === 'inches' ? 'in' : 'mm');
-    if (where.trim() === '') return setRefusal('Say what it is for, such as card file C.');
-    if (sides && !sides.ok)
-      return setRefusal('A size has two sides: 20 × 30 cm. Leave it empty where any will do.');
-    if (!/^\d{1,3}$/.test(count.trim()) || Number(count) < 1)
-      return setRefusal('How many must be a whole number from 1 to 999.');
-    setRefusal(null);
-    const [widthUm = 0, heightUm = 0] = sides?.ok ? sides.um : [];
-    return add.mutate(
-      { sort: 'need', what, where: where.trim(), widthUm, heightUm, count: Number(count) },
-      { onSuccess: clear },
-    );
-  };
+  const submit = (): void => ask.submit((body) => add.mutateAsync(body));
   return (
     <View style={styles.box}>
-      <Choice
-        label="It should serve as"
-        options={NEEDED_AS}
-        value={what}
-        onChange={(word) => setDraft({ ...draft, what: NEEDED_AS.find((each) => each === word) ?? what })}
-      />
+      <ChoiceField control={ask.control} name="what" label="It should serve as" options={NEEDED_AS} />
       <View style={styles.row}>
-        <Input
-          label="For"
-          value={where}
-          onChange={(text) => setDraft({ ...draft, where: text })}
-          hint="card file C"
-        />
-        <Input
-          label="At least"
-          value={size}
-          onChange={(text) => setDraft({ ...draft, size: text })}
-          hint="20 × 30 cm, or any"
-        />
-        <Input
-          label="How many"
-          value={count}
-          onChange={(text) => setDraft({ ...draft, count: text })}
-          onSubmit={submit}
-          numeric
-        />
+        <Field control={ask.control} name="where" label="For" hint="card file C" />
+        <Field control={ask.control} name="size" label="At least" hint="20 × 30 cm, or any" />
+        <Field control={ask.control} name="count" label="How many" numeric onSubmit={submit} />
       </View>
-      {refusal && <Note sort="error">{refusal}</Note>}
       <Button label="Want it" busy={add.isPending} onPress={submit} />
     </View>
   );

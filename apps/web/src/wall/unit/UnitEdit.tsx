@@ -2,20 +2,21 @@ import { REACHES, ROOM_ID, STANDINGS, suits, type UnitFacts } from '@red-shelf/c
 import type { EditedUnit, UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
 import { order, routes } from '../../api/client';
 import type { Contents, Living } from '../../api/contents';
 import { usePreferences } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { unitTitle } from '../../copy/supply';
 import { listOf, many, words } from '../../copy/words';
-import { useDraft } from '../../form/useDraft';
+import { ChoiceField } from '../../form/bound';
+import { useAsk } from '../../form/useAsk';
 import { Labels } from '../storage/Labels';
 import { space } from '../../theme/tokens';
 import { Button } from '../../ui/Button';
 import { Caution } from '../../ui/Caution';
-import { Choice } from '../../ui/Choice';
 import { Columns } from '../../ui/Columns';
-import { Input } from '../../ui/Input';
+import { Field } from '../../ui/Field';
 import { Note } from '../../ui/Note';
 import { Page } from '../../ui/Page';
 import { Txt } from '../../ui/Txt';
@@ -25,9 +26,19 @@ import { UnitFields } from './UnitFields';
 import { UnitPreview } from './UnitPreview';
 import { useUnitForm } from './useUnitForm';
 
-const FIRST = 'at the front';
+const FIRST = 'first';
+const AT_THE_FRONT = 'at the front';
 const THE_ROOM = 'the room';
 const REACH_WORDS = { near: 'at hand', mid: 'a step away', far: 'deep storage' } as const;
+
+/** What a unit is besides its sizes. */
+const restSaid = z.object({
+  standing: z.enum(STANDINGS),
+  reach: z.enum(REACHES),
+  keptAt: z.string(),
+  after: z.string(),
+  parent: z.string(),
+});
 
 interface UnitEditProps {
   readonly unit: UnitView;
@@ -53,17 +64,18 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
     unit,
     preferences.units,
   );
-  const [rest, setRest, forgetRest] = useDraft(key, {
-    facts: unit.facts,
-    after: before ? unitTitle(before) : FIRST,
-    parent: unit.parentId,
+  const rest = useAsk(key, restSaid, {
+    standing: unit.facts.standing ?? 'active',
+    reach: unit.facts.reach ?? 'mid',
+    keptAt: unit.facts.keptAt ?? '',
+    after: before?.id ?? FIRST,
+    parent: unit.parentId ?? ROOM_ID,
   });
-  const { facts, after, parent } = rest;
-  const change = (more: Partial<typeof rest>): void => setRest({ ...rest, ...more });
-  const setFacts = (next: UnitFacts): void => change({ facts: next });
+  const { after, parent, ...stands } = rest.said;
+  const facts = sparse({ ...unit.facts, ...stands }, { standing: 'active', reach: 'mid', keptAt: '' });
   const done = (): void => {
     clear();
-    forgetRest();
+    rest.clear();
     router.setParams({ unit: '' });
   };
   const keep = useChange((body: EditedUnit) => order(routes.editUnit, { id: unit.id, body }), {
@@ -75,8 +87,8 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
   const submit = form.handleSubmit((values) => {
     const { model, rules } = readUnit(values, preferences.units);
     if (!model || !rules || keep.isPending) return;
-    const behind = units.find((each) => unitTitle(each) === after);
-    const moved = (behind?.id ?? null) !== (before?.id ?? null);
+    const behind = after === FIRST ? null : after;
+    const moved = behind !== (before?.id ?? null);
     const label = values.label.trim();
     // The new version may stand here before the answer is told, as a form of its own: the promise outlives this one.
     void keep
@@ -85,15 +97,18 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
         name: values.name,
         model,
         rules,
-        facts: sparse(facts),
-        parentId: parent ?? ROOM_ID,
+        facts,
+        parentId: parent,
         ...(label === '' ? {} : { label }),
-        ...(moved ? { after: behind?.id ?? null } : {}),
+        ...(moved ? { after: behind } : {}),
       })
       .then(done, () => undefined);
   });
   const others = units.filter(({ id }) => id !== unit.id);
-  const stands = units.find(({ id }) => id === parent);
+  const titleOf = (id: string): string => {
+    const other = others.find((each) => each.id === id);
+    return other ? unitTitle(other) : id === FIRST ? AT_THE_FRONT : THE_ROOM;
+  };
   return (
     <Page title={unitTitle(unit)} aside={`${many(inside, 'thing')} in it`}>
       <Columns
@@ -101,41 +116,35 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
           <>
             {!wide && <UnitPreview unit={planned} contents={slots} units={preferences.units} />}
             <UnitFields control={form.control} how={said.how} />
-            <Choice
-              label="Standing"
-              options={STANDINGS}
-              value={facts.standing ?? 'active'}
-              onChange={(word) => setFacts({ ...facts, standing: STANDINGS.find((each) => each === word) })}
-            />
-            {(facts.standing === 'spare' || facts.standing === 'retired') && (
-              <Input
+            <ChoiceField control={rest.control} name="standing" label="Standing" options={STANDINGS} />
+            {(stands.standing === 'spare' || stands.standing === 'retired') && (
+              <Field
+                control={rest.control}
+                name="keptAt"
                 label="Where it is kept"
-                value={facts.keptAt ?? ''}
-                onChange={(keptAt) => setFacts({ ...facts, keptAt })}
                 hint="loft, behind the boxes"
               />
             )}
-            <Choice
+            <ChoiceField
+              control={rest.control}
+              name="reach"
               label="From the desk it is"
-              options={REACHES.map((reach) => REACH_WORDS[reach])}
-              value={REACH_WORDS[facts.reach ?? 'mid']}
-              onChange={(word) =>
-                setFacts({ ...facts, reach: REACHES.find((reach) => REACH_WORDS[reach] === word) })
-              }
+              options={REACHES}
+              say={(reach) => REACH_WORDS[reach as keyof typeof REACH_WORDS]}
             />
-            <Choice
+            <ChoiceField
+              control={rest.control}
+              name="parent"
               label="It stands in"
-              options={[THE_ROOM, ...others.map(unitTitle)]}
-              value={stands ? unitTitle(stands) : THE_ROOM}
-              onChange={(word) =>
-                change({ parent: others.find((each) => unitTitle(each) === word)?.id ?? ROOM_ID })
-              }
+              options={[ROOM_ID, ...others.map(({ id }) => id)]}
+              say={titleOf}
             />
-            <Choice
+            <ChoiceField
+              control={rest.control}
+              name="after"
               label="It comes after"
-              options={[FIRST, ...others.map(unitTitle)]}
-              value={after}
-              onChange={(word) => change({ after: word })}
+              options={[FIRST, ...others.map(({ id }) => id)]}
+              say={titleOf}
             />
             {leaving.length > 0 && <Leaving things={leaving} />}
             {keep.error && <Note sort="error">{keep.error.message}</Note>}
@@ -174,8 +183,12 @@ function Leaving({ things }: { readonly things: readonly Living[] }) {
   );
 }
 
-/** Facts without what says nothing. */
-const sparse = (facts: UnitFacts): UnitFacts =>
-  Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== undefined && value !== ''));
+/** Facts without what says nothing, or what goes without saying. */
+const sparse = (facts: UnitFacts, usual: UnitFacts): UnitFacts =>
+  Object.fromEntries(
+    Object.entries(facts).filter(
+      ([key, value]) => value !== undefined && value !== usual[key as keyof UnitFacts],
+    ),
+  );
 
 const styles = StyleSheet.create({ row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s } });
