@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, expect } from '@playwright/test';
@@ -19,16 +19,28 @@ const startBuilt = (db: string, port?: string) =>
   startServer(['apps/server/dist/main.js'], { cwd: process.cwd(), db, ...(port ? { port } : {}) });
 
 /** A server over a freshly seeded demo room, and windows that fail the test on any console error. */
-export const test = base.extend<{ room: Room; cut: boolean }>({
+export const test = base.extend<{ room: Room; cut: boolean }, { seeded: string }>({
+  /** A demo room, made once for many tests; each has a copy of its own. */
+  seeded: [
+    // Playwright reads which fixtures are asked for from this pattern.
+    async ({}, use) => {
+      const folder = mkdtempSync(join(tmpdir(), 'red-shelf-seeded-'));
+      const db = join(folder, 'stash.db');
+      const seeding = spawnSync(process.execPath, ['apps/server/dist/seed.js'], {
+        env: { ...process.env, RED_SHELF_DB: db, RED_SHELF_TODAY: '2026-06-01' },
+      });
+      if (seeding.status !== 0) throw new Error(seeding.stderr.toString());
+      await use(db);
+      rmSync(folder, { recursive: true, force: true });
+    },
+    { scope: 'worker' },
+  ],
   /** Whether the test cuts the network: then what does not come through is no fault. */
   cut: [false, { option: true }],
-  room: async ({ context, cut }, use) => {
+  room: async ({ context, cut, seeded }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'red-shelf-e2e-'));
     const db = join(folder, 'stash.db');
-    const seeded = spawnSync(process.execPath, ['apps/server/dist/seed.js'], {
-      env: { ...process.env, RED_SHELF_DB: db, RED_SHELF_TODAY: '2026-06-01' },
-    });
-    if (seeded.status !== 0) throw new Error(seeded.stderr.toString());
+    copyFileSync(seeded, db);
     let { process: server, url } = await startBuilt(db);
     const faults: string[] = [];
     // Every window of the test is watched. The browser itself notes each request that the API refuses,
