@@ -16,6 +16,7 @@ test('search in plain words, with a slip forgiven, and filters that combine and 
   await field.fill('');
   await page.getByRole('button', { name: 'Filters' }).click();
   await page.getByRole('checkbox', { name: 'Never used' }).click();
+  await page.getByRole('button', { name: 'Standing: any but gone' }).click();
   await page.getByRole('radio', { name: 'retired' }).click();
   await expect(page).toHaveURL(/asks=unused/);
   await expect(page).toHaveURL(/status=retired/);

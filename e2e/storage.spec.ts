@@ -134,6 +134,7 @@ test('drawers of purposes are kept: put in order, found by a second meaning, eac
   await page.getByRole('button', { name: 'Then by purpose', exact: true }).click();
   await page.getByRole('button', { name: 'Keep this order' }).click();
   await expect(page.getByRole('button', { name: 'Back to the rainbow' })).toBeVisible();
+  await page.getByLabel('Move letters').click();
   await page.getByRole('button', { name: 'letters earlier' }).click();
   await page.getByRole('textbox', { name: 'letters also means' }).fill('Sundays');
   await page.getByRole('button', { name: 'Keep these purposes' }).click();

@@ -1,7 +1,7 @@
 import { attributesOf, formOf, formsOfKind, KIND_DEFINITIONS, KINDS, type Kind } from '@red-shelf/core';
 import { useState } from 'react';
 import { useFormState, useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { FormEnd } from '../draw/FormEnd';
 import { colour, radius, space, TOUCH } from '../theme/tokens';
 import { Chip } from '../ui/Chip';
@@ -16,15 +16,21 @@ interface KindAndFormProps {
   readonly fixedKind?: boolean;
 }
 
+/** How far the row is open: not at all, to the kinds, or to everything. */
+type Open = 'no' | 'kinds' | 'all';
+
 /**
- * What sort of thing it is, in one row that says the answer and opens to drawn choices. It stands open where nothing was
- * said yet, and is folded for the next one and for a thing that is edited.
+ * What sort of thing it is, in one row that says the answer and opens to drawn choices. Where nothing was said yet one
+ * line of kinds stands under it, and choosing one opens its forms; for the next one, and for a thing that is edited, it is
+ * folded.
  */
 export function KindAndForm({ control, setValue, fixedKind = false }: KindAndFormProps) {
   const { kind = 'ink', form = '', said = {} } = useWatch({ control });
   const { submitCount } = useFormState({ control });
-  const [chosen, setChosen] = useState<{ readonly at: number; readonly open: boolean } | null>(null);
-  const open = chosen?.at === submitCount ? chosen.open : !fixedKind && submitCount === 0;
+  const [chosen, setChosen] = useState<{ readonly at: number; readonly open: Open } | null>(null);
+  const start: Open = !fixedKind && submitCount === 0 ? 'kinds' : 'no';
+  const open = chosen?.at === submitCount ? chosen.open : start;
+  const turn = (next: Open): void => setChosen({ at: submitCount, open: next });
   const choose = (next: Kind, nextForm: string): void => {
     setValue('kind', next);
     setValue('form', nextForm);
@@ -38,33 +44,42 @@ export function KindAndForm({ control, setValue, fixedKind = false }: KindAndFor
     <View style={styles.box}>
       <Pressable
         role="button"
-        aria-expanded={open}
+        aria-expanded={open === 'all'}
         aria-label={`What it is: ${answer}`}
-        onPress={() => setChosen({ at: submitCount, open: !open })}
+        onPress={() => turn(open === 'all' ? 'no' : 'all')}
         style={styles.row}
       >
         <FormEnd kind={kind} form={form} />
         <Txt look="strong" style={styles.answer}>
           {answer}
         </Txt>
-        <View style={open && styles.turned}>
+        <View style={open === 'all' && styles.turned}>
           <Icon name="next" size={20} />
         </View>
       </Pressable>
-      {open && (
+      {open !== 'no' && !fixedKind && (
+        <ScrollView
+          horizontal
+          showsHorizontalScrollIndicator={false}
+          contentContainerStyle={styles.kinds}
+          role="radiogroup"
+          aria-label="Kind"
+        >
+          {KINDS.map((each) => (
+            <Chip
+              key={each}
+              label={KIND_DEFINITIONS[each].name}
+              on={each === kind}
+              onPress={() => {
+                if (each !== kind) choose(each, KIND_DEFINITIONS[each].defaultForm);
+                turn('all');
+              }}
+            />
+          ))}
+        </ScrollView>
+      )}
+      {open === 'all' && (
         <View style={styles.choices}>
-          {!fixedKind && (
-            <View style={styles.chips} role="radiogroup" aria-label="Kind">
-              {KINDS.map((each) => (
-                <Chip
-                  key={each}
-                  label={KIND_DEFINITIONS[each].name}
-                  on={each === kind}
-                  onPress={() => choose(each, KIND_DEFINITIONS[each].defaultForm)}
-                />
-              ))}
-            </View>
-          )}
           <View style={styles.chips} role="radiogroup" aria-label="Form">
             {formsOfKind(kind).map((each) => (
               <Pressable
@@ -105,6 +120,7 @@ const styles = StyleSheet.create({
   },
   answer: { flex: 1 },
   turned: { transform: [{ rotate: '90deg' }] },
+  kinds: { gap: space.s, paddingHorizontal: space.m - 4, paddingBottom: space.m - 4 },
   choices: { gap: space.m - 4, padding: space.m - 4, paddingTop: 0 },
   chips: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   tile: {

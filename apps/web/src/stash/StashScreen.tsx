@@ -18,7 +18,7 @@ import { useKeys } from '../ui/useKeys';
 import { useWide } from '../ui/useWide';
 import { useFound } from '../api/useFound';
 import { BatchBar } from './BatchBar';
-import { FilterBar } from './FilterBar';
+import { FilterBar, FiltersInUse } from './FilterBar';
 import { FirstSteps } from '../ui/FirstSteps';
 import { filterCount, filtersOf, paramsOf, passes, type Filters } from './filters';
 import { familyRows, foundRows, type StashRow } from './rows';
@@ -124,6 +124,7 @@ export function StashScreen({ one: One }: { readonly one: ComponentType<OneProps
             />
             <Button label="More" onPress={() => setFolded({ filters: true, menu: !folded.menu })} />
           </ScrollView>
+          <FiltersInUse filters={filters} onChange={narrow} />
           {!folded.filters && <FilterBar filters={filters} supplies={stash.supplies} onChange={narrow} />}
           {!folded.menu && (
             <StashMenu

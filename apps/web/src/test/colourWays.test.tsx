@@ -5,7 +5,7 @@ import { ColourWays } from '../colour/ColourWays';
 import { handlePhoto } from '../colour/photoWork';
 import type { TakenColour } from '../colour/taken';
 import { FamilyAsk } from '../form/FamilyAsk';
-import { FilterBar } from '../stash/FilterBar';
+import { FilterBar, FiltersInUse } from '../stash/FilterBar';
 import { filtersOf, type Filters } from '../stash/filters';
 import { DateField } from '../ui/DateField';
 import { fakeServer, Refused, show, supply } from './harness';
@@ -120,31 +120,34 @@ test('where the family is in doubt the two neighbours are offered, and a second 
 
 function Filtering({ seen }: { readonly seen: (filters: Filters) => void }) {
   const [filters, setFilters] = useState(filtersOf({}));
+  const change = (next: Filters): void => {
+    setFilters(next);
+    seen(next);
+  };
   return (
-    <FilterBar
-      filters={filters}
-      supplies={[supply({ facts: { tags: ['wet'] } })]}
-      onChange={(next) => {
-        setFilters(next);
-        seen(next);
-      }}
-    />
+    <>
+      <FiltersInUse filters={filters} onChange={change} />
+      <FilterBar filters={filters} supplies={[supply({ facts: { tags: ['wet'] } })]} onChange={change} />
+    </>
   );
 }
 
-test('filters combine, and are cleared together', async () => {
+test('filters combine, those in use stay in sight, and are cleared together', async () => {
   const seen = jest.fn();
   show(<Filtering seen={seen} />);
   fireEvent.click(screen.getByRole('checkbox', { name: 'Low or out' }));
   fireEvent.click(screen.getByRole('checkbox', { name: 'No place' }));
+  press('Family: any');
   pick('teal');
+  press('Standing: any but gone');
   pick('retired');
+  press('Tag: any');
   pick('wet');
   expect(seen).toHaveBeenLastCalledWith(
     expect.objectContaining({ asks: ['low', 'unplaced'], family: 'teal', status: 'retired', tag: 'wet' }),
   );
-  fireEvent.click(screen.getByRole('checkbox', { name: 'Low or out' }));
-  pick('teal');
+  press('Take off: Low or out');
+  press('Take off: teal');
   expect(seen).toHaveBeenLastCalledWith(expect.objectContaining({ asks: ['unplaced'], family: null }));
   press('Clear the filters');
   await waitFor(() =>

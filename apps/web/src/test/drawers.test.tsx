@@ -139,6 +139,7 @@ test('purposes are put in order and given a second meaning, and things are found
   await showStickers();
   const purposes = await screen.findByRole('region', { name: 'Purposes' });
   expect(await within(purposes).findByText('1 thing at home here, 1 more from other sections')).toBeTruthy();
+  fireEvent.focus(screen.getByLabelText('Move coffee'));
   press('coffee earlier');
   type('coffee also means', 'Mondays, Fridays');
   press('Keep these purposes');

@@ -167,7 +167,8 @@ test('families are moved and kept whole', async () => {
     'POST /api/records': { record: record('preferences', {}), change: change({ kind: 'record' }) },
   });
   show(<FamiliesScreen />);
-  press(await screen.findByRole('button', { name: 'Orange earlier' }).then(() => 'Orange earlier'));
+  fireEvent.focus(await screen.findByLabelText('Move Orange'));
+  press('Orange earlier');
   press('Neutrals first');
   press('Keep it so');
   await waitFor(() => expect(sent).toHaveLength(1));

@@ -202,6 +202,7 @@ test('an order is tried on one’s own things and kept by kind', async () => {
   show(<OrderScreen />);
   expect(await screen.findByText('green')).toBeTruthy();
   press('Then by maker');
+  fireEvent.focus(screen.getByLabelText('Move maker'));
   press('maker earlier');
   press('maker earlier');
   press('Do not sort by finish');

@@ -14,7 +14,7 @@ import {
   useSortable,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { StyleSheet, View, type ViewStyle } from 'react-native';
 import { colour, TOUCH } from '../theme/tokens';
 import { Button } from './Button';
@@ -33,13 +33,17 @@ const HOLD_MS = 150;
 const HOLD_SLIP_PX = 8;
 const MOUSE_SLIP_PX = 4;
 
-/** A list put in order by dragging, by the keyboard (space, arrows, space), or by the arrow buttons. */
+/**
+ * A list put in order by dragging, by the keyboard (space, arrows, space), or by the arrows that stand on the row one is
+ * in: tapped or focused.
+ */
 export function SortableList<Id extends string>({ ids, nameOf, onMove, children }: SortableListProps<Id>) {
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: MOUSE_SLIP_PX } }),
     useSensor(TouchSensor, { activationConstraint: { delay: HOLD_MS, tolerance: HOLD_SLIP_PX } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
+  const [chosen, setChosen] = useState<Id | null>(null);
   const drop = ({ active, over }: DragEndEvent): void => {
     const moved = ids.find((id) => id === active.id);
     const to = ids.findIndex((id) => id === over?.id);
@@ -55,6 +59,8 @@ export function SortableList<Id extends string>({ ids, nameOf, onMove, children 
             name={nameOf(id)}
             first={i === 0}
             last={i === ids.length - 1}
+            chosen={id === chosen}
+            onChoose={() => setChosen(id)}
             onStep={(by) => onMove(id, i + by)}
           >
             {children(id)}
@@ -73,17 +79,23 @@ interface RowProps {
   readonly name: string;
   readonly first: boolean;
   readonly last: boolean;
+  readonly chosen: boolean;
+  readonly onChoose: () => void;
   readonly onStep: (by: number) => void;
   readonly children: ReactNode;
 }
 
-function Row({ id, name, first, last, onStep, children }: RowProps) {
+function Row({ id, name, first, last, chosen, onChoose, onStep, children }: RowProps) {
   const { setNodeRef, setActivatorNodeRef, attributes, listeners, transform, isDragging } = useSortable({
     id,
   });
   const moved = transform ? [{ translateY: transform.y }] : [];
   return (
-    <View ref={setNodeRef as never} style={[styles.row, isDragging && styles.held, { transform: moved }]}>
+    <View
+      ref={setNodeRef as never}
+      style={[styles.row, isDragging && styles.held, { transform: moved }]}
+      {...({ onFocus: onChoose, onClick: onChoose } as object)}
+    >
       <View
         ref={setActivatorNodeRef as never}
         {...(attributes as object)}
@@ -94,8 +106,12 @@ function Row({ id, name, first, last, onStep, children }: RowProps) {
         <Txt look="strong">⠿</Txt>
       </View>
       {children}
-      <Button label="↑" says={`${name} earlier`} disabled={first} onPress={() => onStep(-1)} />
-      <Button label="↓" says={`${name} later`} disabled={last} onPress={() => onStep(1)} />
+      {chosen && (
+        <>
+          <Button label="↑" says={`${name} earlier`} disabled={first} onPress={() => onStep(-1)} />
+          <Button label="↓" says={`${name} later`} disabled={last} onPress={() => onStep(1)} />
+        </>
+      )}
     </View>
   );
 }
