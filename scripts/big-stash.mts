@@ -107,7 +107,7 @@ async function using(page: Page): Promise<number> {
     const state = window as unknown as { tapped: number; shown: number };
     state.shown = 0;
     // No named function in here: the page knows nothing of the helper that keeps names.
-    const less = new RegExp(`\\b${want} sheets?\\b`);
+    const less = new RegExp(`(?<!\\d)${want} sheets?`);
     const watch = new MutationObserver(() => {
       if (state.shown || !less.test(document.body.textContent ?? '')) return;
       state.shown = 1;

@@ -8,6 +8,7 @@ import {
 import type { QueryClient, QueryKey } from '@tanstack/react-query';
 import { checkSoon } from './checkSoon';
 import { call, glance, glanceText, routes } from './client';
+import { byIdOf, mended } from './indexed';
 import { StashKeeper, type KeptStash } from './keptStash';
 
 /** Names of what is fetched, so that a change knows what to fetch again. */
@@ -37,19 +38,6 @@ export function sameOrder(next: List, as: List): void {
   if (came && next !== as) cameWith.set(next, came);
 }
 
-/** A list with some supplies replaced, added or taken out. */
-function mended(list: List, changed: readonly SupplyView[], gone: readonly string[] = []): List {
-  const byId = new Map(changed.map((supply) => [supply.id, supply]));
-  const out = new Set(gone);
-  const kept = list.flatMap((supply) => {
-    if (out.has(supply.id)) return [];
-    const now = byId.get(supply.id);
-    byId.delete(supply.id);
-    return [now ?? supply];
-  });
-  return [...kept, ...byId.values()];
-}
-
 /** Puts what an answer carried into the list at once, before anything is fetched again. */
 export function mendSupplies(
   client: QueryClient,
@@ -60,9 +48,9 @@ export function mendSupplies(
   client.setQueryData<List>(keys.supplies, (list) => {
     if (!list) return list;
     const next = mended(list, changed, gone);
-    const before = new Map(list.map(({ id, version }) => [id, version]));
+    const before = byIdOf(list);
     // What was used, counted or moved stands where it stood.
-    const moved = changed.some(({ id, version }) => before.get(id) !== version);
+    const moved = changed.some(({ id, version }) => before.get(id)?.version !== version);
     const { order = null, seq = NO_SEQ } = cameWith.get(list) ?? {};
     cameWith.set(next, { order: moved ? null : order, seq });
     return next;
@@ -82,10 +70,7 @@ export function mendRecords(
   if (changed.length + gone.length === 0) return;
   client.setQueryData<readonly RecordView[]>(keys.records, (list) => {
     if (!list) return list;
-    const byId = new Map(changed.map((record) => [record.id, record]));
-    const kept = list.flatMap((each) => (gone.includes(each.id) ? [] : (byId.get(each.id) ?? each)));
-    const there = new Set(list.map(({ id }) => id));
-    return [...kept, ...changed.filter(({ id }) => !there.has(id))];
+    return mended(list, changed, gone);
   });
 }
 
@@ -201,8 +186,8 @@ async function fetchNews(client: QueryClient, known: List, seq: number): Promise
   }
   const supplies = news.supplies.map((each) => fullSupply(each));
   const next = news.all ? supplies : mended(list, supplies, news.gone);
-  const versions = new Map(list.map(({ id, version }) => [id, version]));
-  const stands = !news.all && supplies.every(({ id, version }) => versions.get(id) === version);
+  const before = byIdOf(list);
+  const stands = !news.all && supplies.every(({ id, version }) => before.get(id)?.version === version);
   cameWith.set(next, { order: stands ? order : null, seq: news.seq });
   return next;
 }

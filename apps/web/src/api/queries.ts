@@ -9,8 +9,9 @@ import {
   type WallView,
 } from '@red-shelf/contract';
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { useMemo, useSyncExternalStore } from 'react';
+import { useDeferredValue, useMemo, useSyncExternalStore } from 'react';
 import { ApiError, glance, routes } from './client';
+import type { ById } from './indexed';
 import { fetchBeside, fetchSupplies, fetchSupply, keys, orderOf } from './list';
 import { outboxOf, recordsOver, shownOver } from './outgoing';
 import type { Shown } from './overlay';
@@ -131,7 +132,7 @@ export function usePreferences(): { preferences: Preferences; version: number } 
 export interface Stash {
   readonly supplies: readonly SupplyView[];
   readonly wall: WallView;
-  readonly byId: ReadonlyMap<string, SupplyView>;
+  readonly byId: ById<SupplyView>;
 }
 
 export function useStash(): { stash: Stash | undefined; error: Error | null } {
@@ -142,3 +143,6 @@ export function useStash(): { stash: Stash | undefined; error: Error | null } {
   );
   return { stash, error };
 }
+
+/** The stash for judgements that stand beside what was tapped: what was tapped shows first, and they follow. */
+export const useStashLater = (): Stash | undefined => useDeferredValue(useStash().stash);

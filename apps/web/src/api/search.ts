@@ -1,23 +1,44 @@
-import { makeStashSearch, meaningsOf, searchable, type Purpose, type StashSearch } from '@red-shelf/core';
+import {
+  makeStashSearch,
+  meaningsOf,
+  searchable,
+  type Purpose,
+  type Searchable,
+  type StashSearch,
+} from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import type { Addresses } from './where';
 import { sayLotSort } from '../copy/lots';
+
+interface Prepared {
+  readonly addresses: string;
+  readonly purposes: readonly Purpose[];
+  readonly thing: Searchable<SupplyView>;
+}
+/** A thing that did not change, and lives where it lived, is not prepared again. */
+const prepared = new WeakMap<SupplyView, Prepared>();
+
+function prepare(
+  supply: SupplyView,
+  addresses: readonly string[],
+  purposes: readonly Purpose[],
+): Searchable<SupplyView> {
+  const said = addresses.join('\n');
+  const known = prepared.get(supply);
+  if (known?.addresses === said && known.purposes === purposes) return known.thing;
+  const others = supply.holdings.flatMap(({ as }) => (as === 'whole' ? [] : [sayLotSort(as)]));
+  const also = [...meaningsOf(supply.facts, purposes), ...others];
+  const thing = searchable(supply, { ...supply, addresses, also });
+  prepared.set(supply, { addresses: said, purposes, thing });
+  return thing;
+}
+
+const NO_PURPOSES: readonly Purpose[] = [];
 
 /** Makes a search over the stash in plain words; texts are prepared once for many queries. */
 export const makeSearch = (
   supplies: readonly SupplyView[],
   addresses: Addresses,
-  purposes: readonly Purpose[] = [],
+  purposes: readonly Purpose[] = NO_PURPOSES,
 ): StashSearch<SupplyView> =>
-  makeStashSearch(
-    supplies.map((supply) =>
-      searchable(supply, {
-        ...supply,
-        addresses: addresses(supply),
-        also: [
-          ...meaningsOf(supply.facts, purposes),
-          ...supply.holdings.flatMap(({ as }) => (as === 'whole' ? [] : [sayLotSort(as)])),
-        ],
-      }),
-    ),
-  );
+  makeStashSearch(supplies.map((supply) => prepare(supply, addresses(supply), purposes)));

@@ -1,5 +1,6 @@
 import type { ArrangePreview, SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
+import type { ById } from '../api/indexed';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Rect } from 'react-native-svg';
 import { many } from '../copy/words';
@@ -7,7 +8,7 @@ import { colour } from '../theme/tokens';
 
 interface StripProps {
   readonly side: ArrangePreview['before'];
-  readonly byId: ReadonlyMap<string, SupplyView>;
+  readonly byId: ById<SupplyView>;
   readonly label: string;
 }
 

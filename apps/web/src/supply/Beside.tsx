@@ -2,7 +2,7 @@ import { colourDifference, breakUpAdvice, fold, formOf } from '@red-shelf/core';
 import type { LedgerView, SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { useStash } from '../api/queries';
+import { useStashLater } from '../api/queries';
 import { sayStock } from '../copy/supply';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -17,7 +17,7 @@ const NOT_TOLD_APART = 1.5;
 
 /** The same colour in other sizes and forms, wherever they are: two slots that belong together. */
 export function SameColour({ supply }: { readonly supply: SupplyView }) {
-  const { stash } = useStash();
+  const stash = useStashLater();
   const where = useWhere(stash);
   const same = useMemo(() => {
     const name = fold(supply.name);

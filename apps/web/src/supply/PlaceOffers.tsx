@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { order, routes } from '../api/client';
 import { hasPlace, mainOf, useContents, useRoom } from '../api/contents';
-import { useStash } from '../api/queries';
+import { useStashLater } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { unitTitle } from '../copy/supply';
 import { space } from '../theme/tokens';
@@ -16,7 +16,7 @@ const OFFERED = 3;
 
 /** Where a thing without a place could live: the racks for its shape, each with the open place among its likes. */
 export function PlaceOffers({ supply }: { readonly supply: SupplyView }) {
-  const { stash } = useStash();
+  const stash = useStashLater();
   const contents = useContents(stash);
   const room = useRoom(stash);
   const lot = mainOf(supply);

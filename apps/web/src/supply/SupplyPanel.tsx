@@ -1,7 +1,7 @@
 import { FAMILY_GROUP_INFO, formOf, inkOn } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { useSupply } from '../api/queries';
 import { Waiting } from '../ui/Waiting';
@@ -31,6 +31,7 @@ interface SupplyPanelProps {
 export function SupplyPanel({ id, where, onClose }: SupplyPanelProps) {
   const { data, error } = useSupply(id);
   const [editing, setEditing] = useState(false);
+  const later = useDeferredValue(data?.supply);
   if (!data)
     return (
       <View style={styles.panel}>
@@ -59,7 +60,7 @@ export function SupplyPanel({ id, where, onClose }: SupplyPanelProps) {
           {caution && <Caution id={`${caution}.${supply.id}`}>{words[caution]}</Caution>}
           {typeof supply.facts.attributes?.letters === 'string' && <Letters supply={supply} />}
           <BreakUp supply={supply} ledger={ledger ?? []} />
-          <SameColour supply={supply} />
+          <SameColour supply={later ?? supply} />
           <Swatches supply={supply} />
           <Photos supply={supply} />
           <History ledger={ledger} form={form} />
