@@ -28,6 +28,7 @@ export function readMeasure(
   type: 'length' | 'mass' | 'volume' | 'paper',
   units: Units,
 ): Reading<AttributeValue> {
+  if (text.trim() === '') return { ok: false, message: `Write ${LIKE[type]}.` };
   const inches = units === 'inches';
   const read =
     type === 'paper'

@@ -83,7 +83,7 @@ function Open({ supply, busy, onWrite }: AskProps) {
   const submit = (): void => ask.submit(onWrite);
   return (
     <View style={styles.box}>
-      <View style={styles.row}>
+      <View style={styles.fields}>
         <Field control={ask.control} name="sheets" label="Sheets in the pack" numeric onSubmit={submit} />
       </View>
       <Button label="Note it: opened" main busy={busy} onPress={submit} />
@@ -107,7 +107,7 @@ function Cut({ supply, busy, onWrite }: AskProps) {
   const scarce = supply.facts.status === 'irreplaceable' || supply.facts.status === 'retired';
   return (
     <View style={styles.box}>
-      <View style={styles.row}>
+      <View style={styles.fields}>
         <Field control={ask.control} name="sheets" label="Sheets to cut" numeric />
         <Field control={ask.control} name="bases" label="Bases made" numeric />
         <Field control={ask.control} name="scraps" label="Scraps kept" numeric onSubmit={submit} />
@@ -145,4 +145,5 @@ function CountPart({ part, supply, busy, onWrite }: AskProps & { readonly part: 
 const styles = StyleSheet.create({
   box: { gap: space.s },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s, alignItems: 'center' },
+  fields: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
 });

@@ -105,13 +105,14 @@ function Row({ id, name, first, last, chosen, onChoose, onStep, children }: RowP
       >
         <Txt look="strong">⠿</Txt>
       </View>
-      {children}
+      {/* Behind the handle: what stands at the row's end must not move away from under a finger. */}
       {chosen && (
         <>
           <Button label="↑" says={`${name} earlier`} disabled={first} onPress={() => onStep(-1)} />
           <Button label="↓" says={`${name} later`} disabled={last} onPress={() => onStep(1)} />
         </>
       )}
+      {children}
     </View>
   );
 }

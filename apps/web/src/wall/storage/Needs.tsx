@@ -81,7 +81,7 @@ function NewNeed({ units }: { readonly units: Units }) {
   return (
     <View style={styles.box}>
       <ChoiceField control={ask.control} name="what" label="It should serve as" options={NEEDED_AS} />
-      <View style={styles.row}>
+      <View style={styles.fields}>
         <Field control={ask.control} name="where" label="For" hint="card file C" />
         <Field control={ask.control} name="size" label="At least" hint="20 × 30 cm, or any" />
         <Field control={ask.control} name="count" label="How many" numeric onSubmit={submit} />
@@ -94,5 +94,6 @@ function NewNeed({ units }: { readonly units: Units }) {
 const styles = StyleSheet.create({
   box: { gap: space.s },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s, alignItems: 'center' },
+  fields: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   words: { flex: 1 },
 });
