@@ -39,7 +39,7 @@ test('the same thing in another colour keeps everything but name, code and colou
   await page.getByRole('button', { name: 'Add the same thing in another colour' }).click();
   await expect(page.getByRole('textbox', { name: 'Maker' })).toHaveValue('Brindlebobbin');
   await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('');
-  await expect(page.getByRole('radio', { name: 'satin' })).toBeChecked();
+  await expect(page.getByRole('button', { name: /^What it is: Ribbon · .*satin/ })).toBeVisible();
   await page.getByRole('textbox', { name: 'Name' }).fill('Other Sash');
   await page.getByRole('textbox', { name: 'Colour', exact: true }).fill('#2f9596');
   await page.getByLabel(/^How much/).fill('3 yd');

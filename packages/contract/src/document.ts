@@ -8,6 +8,7 @@ import {
   UNIT_SORTS,
   unitFactsSchema,
   unitRulesSchema,
+  type SupplyField,
 } from '@red-shelf/core';
 import { z } from 'zod';
 import { recordBody } from './records';
@@ -18,9 +19,7 @@ const when = z.iso.datetime();
 /** Ids of lots that came from an older document are longer than a supply's own. */
 const id = z.string().min(1).max(80);
 
-const documentSupply = z.object({
-  id,
-  version: z.int().min(1),
+const saidSupply = {
   kind: z.enum(KINDS),
   form: z.string(),
   name: z.string().min(1),
@@ -32,8 +31,13 @@ const documentSupply = z.object({
   familyOverride: z.enum(FAMILIES).nullable(),
   familyReason: z.string(),
   note: z.string(),
-  number: z.int().min(0),
   facts: factsSchema,
+} satisfies Record<SupplyField, z.ZodType>;
+const documentSupply = z.object({
+  id,
+  version: z.int().min(1),
+  ...saidSupply,
+  number: z.int().min(0),
   createdAt: when,
   updatedAt: when,
   removedAt: when.nullable(),

@@ -201,7 +201,7 @@ export {
 } from './find/ownIt';
 export { readBarcode, withCheckDigit, type BarcodeReading } from './find/barcode';
 export { sortOutOrder, VERDICTS, type Doubt, type SortSubject, type Verdict } from './review/candidates';
-export { SUPPLY_FIELDS, type SaidSupply, type Supply, type SupplyField } from './stash/supply';
+export { said, SUPPLY_FIELDS, type SaidSupply, type Supply, type SupplyField } from './stash/supply';
 export { factsAfter, farewell } from './review/verdict';
 export { NEEDED_AS, salvageFor, type StorageNeed } from './review/salvage';
 export { spaceFreed, spaceOf, type Space } from './review/space';

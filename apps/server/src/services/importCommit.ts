@@ -1,4 +1,4 @@
-import { sparse, type RowVerdict } from '@red-shelf/core';
+import { said, sparse, type RowVerdict } from '@red-shelf/core';
 import type { ImportCommit, ImportProgress } from '@red-shelf/contract';
 import { lotsOf } from '../db/holdingRepository';
 import { supplyRecord } from '../db/supplyRepository';
@@ -107,22 +107,7 @@ async function writeRows(
     for (const { id, draft, count } of some) {
       const before = await supplyRecord(tx, id);
       if (!before) throw new Error(`Supply ${id} vanished inside a transaction`);
-      const { kind, form, name, maker, range, code, hex, finish, familyOverride, familyReason, note, facts } =
-        draft;
-      const fields = {
-        kind,
-        form,
-        name,
-        maker,
-        range,
-        code,
-        hex,
-        finish,
-        familyOverride,
-        familyReason,
-        note,
-        facts: sparse(facts),
-      };
+      const fields = { ...said(draft), facts: sparse(draft.facts) };
       const after = { ...before, ...fields, version: before.version + 1, updatedAt: at };
       await recorder.writeSupply(before, after);
       await liftUnfit(tx, recorder, [after]);

@@ -3,32 +3,23 @@ import {
   fittingAttributes,
   KIND_DEFINITIONS,
   type Facts,
-  type Family,
-  type Finish,
-  type Kind,
   formOf,
+  said,
+  type Kind,
+  type SaidSupply,
 } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import type { Preferences } from '@red-shelf/contract';
 import { sayAttribute } from '../copy/measure';
 import { readFacts, saidFacts, type FormRefusal } from './said';
 
+/** What the form holds as it is; facts are typed. */
+type Plain = Omit<SaidSupply, 'facts'>;
 /** A supply as the form holds it: everything typed, nothing read yet. */
-export interface SupplyForm {
-  kind: Kind;
-  form: string;
-  name: string;
-  maker: string;
-  range: string;
-  code: string;
-  hex: string;
-  finish: Finish;
-  familyOverride: Family | null;
-  familyReason: string;
-  note: string;
+export type SupplyForm = { -readonly [Field in keyof Plain]: Plain[Field] } & {
   /** Attributes as `a_<id>`, facts by their name, as typed. */
   said: Record<string, string>;
-}
+};
 
 export const BLANK: SupplyForm = {
   kind: 'ink',
@@ -57,15 +48,15 @@ export function startSaid(kind: Kind, form: string): Record<string, string> {
 
 /** What the form starts with when a supply is edited or copied. */
 export function formOfSupply(supply: SupplyView, { units }: Preferences): SupplyForm {
-  const { kind, form, name, maker, range, code, hex, finish, familyOverride, familyReason, note, facts } =
-    supply;
+  const { facts, ...plain } = said(supply);
+  const { kind, form } = plain;
   const attributes = attributesOf(kind, form).flatMap((attribute) => {
     const value = facts.attributes?.[attribute.id];
-    const said = value === true ? 'yes' : sayAttribute(attribute, value, units);
-    return said === null ? [] : [[`a_${attribute.id}`, said] as const];
+    const typed = value === true ? 'yes' : sayAttribute(attribute, value, units);
+    return typed === null ? [] : [[`a_${attribute.id}`, typed] as const];
   });
   return {
-    ...{ kind, form, name, maker, range, code, hex, finish, familyOverride, familyReason, note },
+    ...plain,
     said: {
       ...saidFacts(facts, units, formOf(supply.kind, supply.form).counting),
       ...Object.fromEntries(attributes),
@@ -80,11 +71,11 @@ export type FormReading =
 
 /** Reads what was typed. `kept` are facts the form does not ask: swatches, photos, reservations. */
 export function readForm(
-  { said, ...fields }: SupplyForm,
+  { said: typed, ...fields }: SupplyForm,
   kept: Facts,
   preferences: Preferences,
 ): FormReading {
-  const reading = readFacts(fields.kind, fields.form, said, preferences);
+  const reading = readFacts(fields.kind, fields.form, typed, preferences);
   if (!reading.ok) return reading;
   const { swatches, trueSwatch, otherHexes, photos, reserved, dormant } = kept;
   const unasked = { swatches, trueSwatch, otherHexes, photos, reserved, dormant };

@@ -1,24 +1,28 @@
-/** The columns of a supply list, as imported and exported. */
-export const LIST_FIELDS = [
-  'kind',
-  'form',
-  'name',
-  'maker',
-  'range',
-  'code',
-  'colour',
-  'finish',
-  'family',
-  'familyReason',
-  'quantity',
-  'level',
-  'note',
-  'tags',
-  'standing',
-  'barcode',
-  'acquired',
-] as const;
-export type ListField = (typeof LIST_FIELDS)[number];
+import { SUPPLY_FIELDS, type SupplyField } from '../stash/supply';
+
+/** What each field of a supply is called in a list; of its facts some have columns of their own. */
+const COLUMNS = {
+  kind: ['kind'],
+  form: ['form'],
+  name: ['name'],
+  maker: ['maker'],
+  range: ['range'],
+  code: ['code'],
+  hex: ['colour'],
+  finish: ['finish'],
+  familyOverride: ['family'],
+  familyReason: ['familyReason'],
+  note: ['note'],
+  facts: ['tags', 'standing', 'barcode', 'acquired'],
+} as const satisfies Record<SupplyField, readonly string[]>;
+/** How much there is, as it is counted when a thing comes in. */
+const COUNT_COLUMNS = ['quantity', 'level'] as const;
+export type ListField = (typeof COLUMNS)[SupplyField][number] | (typeof COUNT_COLUMNS)[number];
+
+/** The columns of a supply list, as imported and exported: what is said of a supply, and before the note how much there is. */
+export const LIST_FIELDS: readonly ListField[] = SUPPLY_FIELDS.flatMap((field): readonly ListField[] =>
+  field === 'note' ? [...COUNT_COLUMNS, ...COLUMNS.note] : COLUMNS[field],
+);
 
 /** Which column of a file holds which field, by column index; a missing field is not in the file. */
 export type ColumnMapping = Readonly<Partial<Record<ListField, number>>>;

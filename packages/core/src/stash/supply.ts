@@ -47,3 +47,7 @@ export const SUPPLY_FIELDS = [
 export type SupplyField = (typeof SUPPLY_FIELDS)[number];
 /** A supply as it is said, before it has an id. */
 export type SaidSupply = Pick<Supply, SupplyField>;
+
+/** What a person says of a supply, out of all that is known of it. */
+export const said = <T extends SaidSupply>(supply: T): Pick<T, SupplyField> =>
+  Object.fromEntries(SUPPLY_FIELDS.map((field) => [field, supply[field]])) as Pick<T, SupplyField>;
