@@ -56,6 +56,7 @@ export { foretell, type Command } from './foretell/foretell';
 export type { Foretold, Known } from './foretell/known';
 export { coloured } from './foretell/supply';
 export { fullSupply, leanSupply, type LeanSupply } from './lean';
+export { homesIn, planDrawerOf, toSortable, type SortableSupply } from './homes';
 export { viewOf } from './view';
 export { fileRoutes, routes, type Route } from './routes';
 export {

@@ -19,21 +19,23 @@ import {
   type PlaceUnit,
   type RoomNow,
 } from '@red-shelf/core';
-import type {
-  ArrangePreview,
-  ArrangeRequest,
-  ChangeView,
-  HoldingView,
-  SupplyView,
-  UnitView,
+import {
+  homesIn,
+  toSortable,
+  type ArrangePreview,
+  type ArrangeRequest,
+  type ChangeView,
+  type HoldingView,
+  type SupplyView,
+  type UnitView,
 } from '@red-shelf/contract';
+import { standingRecords } from '../db/recordRepository';
 import { fingerprint } from '../db/fingerprint';
 import { allSupplies } from '../db/supplyRepository';
 import type { Readable } from '../db/tx';
 import { standingUnits } from '../db/unitRepository';
 import { notFound, Refusal } from './refusal';
 import type { Context } from './context';
-import { homes, toSortable } from './homes';
 import { Recorder } from './recorder';
 import { supplyToView, unitToView } from './views';
 import { refuseNoCells } from './wall';
@@ -89,8 +91,12 @@ async function plan(db: Readable, request: ArrangeRequest): Promise<Planned> {
     for (const lot of supply.holdings)
       if (moves(supply, lot)) moving.push(toItem(supply, lot));
       else if (lot.spot) staying.get(lot.spot.unitId)?.push(toItem(supply, lot));
-  const kept = await homes(db, supplies, request.recipes ?? {}, request.scheme ?? DEFAULT_SCHEME);
-  const now = roomFor(staying, kept);
+  const ordering = { ...(request.scheme ?? DEFAULT_SCHEME), recipes: request.recipes ?? {} };
+  // Only what stays counts as being there.
+  const now: RoomNow = {
+    livingIn: (unitId) => staying.get(unitId) ?? [],
+    ...homesIn(await standingRecords(db), supplies, ordering),
+  };
   const room = units.map((unit) => toPlaceUnit(unit, staying.get(unit.id) ?? [], now));
   const asked = moving.map((item) => ({
     ...item,
@@ -101,19 +107,6 @@ async function plan(db: Readable, request: ArrangeRequest): Promise<Planned> {
     ...recipeOrder(supplies, request),
   });
   return { units, supplies, moving, target };
-}
-
-/** The room as `mayLive` is asked of it while arranging: only what stays counts as being there. */
-function roomFor(
-  staying: ReadonlyMap<string, readonly Item[]>,
-  kept: ReadonlyMap<string, ReadonlySet<string>>,
-): RoomNow {
-  const home = new Map([...kept].flatMap(([unitId, ids]) => [...ids].map((id) => [id, unitId] as const)));
-  return {
-    livingIn: (unitId) => staying.get(unitId) ?? [],
-    keptFor: (unitId) => kept.get(unitId),
-    homeOf: (supplyId) => home.get(supplyId),
-  };
 }
 
 function toPlaceUnit(unit: UnitView, staying: readonly Item[], room: RoomNow): PlaceUnit<Item> {

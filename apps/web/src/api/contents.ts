@@ -1,8 +1,7 @@
 import { addressIn, HAND_ID, holdsOf, mainLot, placedLots, placesIn, type RoomNow } from '@red-shelf/core';
-import type { HoldingView, SupplyView, UnitView } from '@red-shelf/contract';
+import { homesIn, type HoldingView, type SupplyView, type UnitView } from '@red-shelf/contract';
 import { useMemo } from 'react';
-import { recordsOf, usePreferences, useRecords, type Stash } from './queries';
-import { planDrawerOf } from './drawerPlans';
+import { usePreferences, useRecords, type Stash } from './queries';
 
 /** A lot that lives somewhere, and the supply it is of. */
 export interface Living {
@@ -94,29 +93,11 @@ export function useRoom(stash: Stash | undefined): RoomNow {
   const contents = useContents(stash);
   const { data } = useRecords();
   const { preferences } = usePreferences();
-  return useMemo(() => {
-    const kept = new Map<string, Set<string>>();
-    const keep = (unitId: string, supplyId: string | null): void => {
-      const ids = kept.get(unitId) ?? new Set<string>();
-      kept.set(unitId, supplyId === null ? ids : ids.add(supplyId));
-    };
-    for (const { body } of recordsOf(data, 'group'))
-      if (body.what === 'palette' && body.home)
-        for (const { supplyId } of body.members) keep(body.home, supplyId);
-    for (const { body } of recordsOf(data, 'drawers')) {
-      if (body.drawers.every(({ unitId }) => unitId === null)) continue;
-      const drawerOf = planDrawerOf(body, stash?.supplies ?? [], preferences);
-      for (const { unitId } of body.drawers) if (unitId) keep(unitId, null);
-      for (const supply of stash?.supplies ?? []) {
-        const unitId = body.drawers[drawerOf(supply) ?? -1]?.unitId;
-        if (unitId) keep(unitId, supply.id);
-      }
-    }
-    const home = new Map([...kept].flatMap(([unitId, ids]) => [...ids].map((id) => [id, unitId] as const)));
-    return {
+  return useMemo(
+    () => ({
       livingIn: (unitId) => (contents.get(unitId) ?? []).flatMap((each) => each ?? []),
-      keptFor: (unitId) => kept.get(unitId),
-      homeOf: (supplyId) => home.get(supplyId),
-    };
-  }, [contents, data, preferences, stash]);
+      ...homesIn(data ?? [], stash?.supplies ?? [], preferences),
+    }),
+    [contents, data, preferences, stash],
+  );
 }

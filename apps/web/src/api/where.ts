@@ -1,7 +1,12 @@
-import type { DrawersBody, Preferences, SupplyView, UnitView } from '@red-shelf/contract';
+import {
+  planDrawerOf,
+  type DrawersBody,
+  type Preferences,
+  type SupplyView,
+  type UnitView,
+} from '@red-shelf/contract';
 import { useMemo } from 'react';
 import { addressesOf } from './contents';
-import { planDrawerOf } from './drawerPlans';
 import { recordsOf, usePreferences, useRecords, type Stash } from './queries';
 
 /** Says where a thing lives: the addresses of its places, else the drawer it was given, else null. */

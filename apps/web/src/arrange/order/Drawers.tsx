@@ -9,7 +9,7 @@ import {
   type Kind,
   type SortKey,
 } from '@red-shelf/core';
-import type { DrawersBody } from '@red-shelf/contract';
+import { type DrawersBody, type SortableSupply } from '@red-shelf/contract';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
@@ -27,7 +27,6 @@ import { Note } from '../../ui/Note';
 import { Txt } from '../../ui/Txt';
 import { DrawerLine } from './DrawerLine';
 import { KeptDrawers } from './KeptDrawers';
-import type { SortableSupply } from '../../api/drawerPlans';
 
 interface DrawersProps {
   /** In the order they would stand. */

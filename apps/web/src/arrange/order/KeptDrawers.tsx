@@ -1,5 +1,12 @@
 import { isOnWall, makeGroupOf } from '@red-shelf/core';
-import type { DrawersBody, RecordView, SupplyView, UnitView } from '@red-shelf/contract';
+import {
+  type DrawersBody,
+  type RecordView,
+  type SupplyView,
+  type UnitView,
+  planDrawerOf,
+  type SortableSupply,
+} from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useMemo, useState } from 'react';
@@ -16,7 +23,6 @@ import { Choice } from '../../ui/Choice';
 import { Note } from '../../ui/Note';
 import { Txt } from '../../ui/Txt';
 import { DrawerLine } from './DrawerLine';
-import { planDrawerOf, type SortableSupply } from '../../api/drawerPlans';
 
 const NO_RACK = 'a drawer of its own';
 

@@ -1,3 +1,4 @@
+import { toSortable } from '@red-shelf/contract';
 import {
   attributesOf,
   DEFAULT_RECIPE,
@@ -23,7 +24,6 @@ import { Txt } from '../../ui/Txt';
 import { Drawers } from './Drawers';
 import { Purposes } from './Purposes';
 import { Strip } from './Strip';
-import { toSortable } from '../../api/drawerPlans';
 
 const KEYS = z.array(z.enum(SORT_KEYS));
 
