@@ -26,6 +26,9 @@ test('do I own it: by name, code, hex and barcode, with where it is and how much
   await ask('salmon');
   await expect(verdict).toHaveText('No');
   await expect(page.getByText(/^Salmon is a colour too/)).toBeVisible();
+  await ask('teal');
+  await expect(verdict).toHaveText('Not quite');
+  await expect(page.getByText('Teal is a colour too. Nearest to it:')).toBeVisible();
   await ask('#d85e67');
   await page.getByRole('radio', { name: 'Ribbons' }).click();
   await expect(page).toHaveURL(/kind=ribbon/);

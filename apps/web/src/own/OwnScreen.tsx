@@ -89,7 +89,7 @@ export function OwnScreen() {
       {!barcode.ok && barcode.code === 'misread' && (
         <Note sort="attention">The last digit does not fit: the barcode was misread. Scan it again.</Note>
       )}
-      <Verdict asked={asked} answers={answers} />
+      <Verdict asked={asked} answers={answers} inColour={named && !typed.ok ? inColour : null} />
       <Answers answers={answers} wanted={typed.ok ? typed.hex : null} where={where} />
       {named && !typed.ok && (
         <>

@@ -6,35 +6,51 @@ import { Txt } from '../ui/Txt';
 interface VerdictProps {
   readonly asked: string;
   readonly answers: readonly OwnAnswer<SupplyView>[];
+  /** What comes near the colour of that name, where there is one; else null. */
+  readonly inColour: readonly OwnAnswer<SupplyView>[] | null;
+}
+
+const isSame = ({ reason }: OwnAnswer<SupplyView>): boolean =>
+  reason.sort === 'exact' || (reason.sort === 'near colour' && reason.difference.step === 'same');
+
+/** The name is nobody's: what is there in the colour of that name. */
+function byColour(inColour: readonly OwnAnswer<SupplyView>[]): { words: string; detail: string } {
+  if (inColour.some(({ item, reason }) => item.stock.left > 0 && isSame({ item, reason })))
+    return {
+      words: 'Yes, by colour',
+      detail: 'Nothing is called that, but the colour of that name is there.',
+    };
+  return inColour.length > 0
+    ? { words: 'Not quite', detail: 'Nothing is called that, but something comes near its colour.' }
+    : { words: 'No', detail: 'Nothing is called that, and nothing comes near its colour.' };
+}
+
+function byName(answers: readonly OwnAnswer<SupplyView>[]): { words: string; detail: string } {
+  const exact = answers.filter(isSame);
+  const have = exact.some(({ item }) => item.stock.left > 0 || Object.keys(item.stock.parts).length > 0);
+  if (have) {
+    const wanted = exact.some(({ item }) => !doubling(item, formOf(item.kind, item.form).counting).double);
+    return {
+      words: 'Yes',
+      detail: wanted ? 'A spare is still wanted.' : 'Another one would be a double.',
+    };
+  }
+  if (answers.length === 0) return { words: 'No', detail: 'Nothing in the stash comes near it.' };
+  return {
+    words: exact.length > 0 ? 'Yes, but it is used up' : 'Not quite',
+    detail: 'The nearest you have:',
+  };
 }
 
 /** Yes, nearly, or no, in large type. */
-export function Verdict({ asked, answers }: VerdictProps) {
+export function Verdict({ asked, answers, inColour }: VerdictProps) {
   if (asked.trim() === '')
     return (
       <Txt look="quiet">
         Type a name, a code, a number or a hex, or scan it. Works while you stand in the shop.
       </Txt>
     );
-  const exact = answers.filter(
-    ({ reason }) =>
-      reason.sort === 'exact' || (reason.sort === 'near colour' && reason.difference.step === 'same'),
-  );
-  const have = exact.some(({ item }) => item.stock.left > 0 || Object.keys(item.stock.parts).length > 0);
-  const words = have
-    ? 'Yes'
-    : exact.length > 0
-      ? 'Yes, but it is used up'
-      : answers.length > 0
-        ? 'Not quite'
-        : 'No';
-  const detail = have
-    ? exact.some(({ item }) => !doubling(item, formOf(item.kind, item.form).counting).double)
-      ? 'A spare is still wanted.'
-      : 'Another one would be a double.'
-    : answers.length > 0
-      ? 'The nearest you have:'
-      : 'Nothing in the stash comes near it.';
+  const { words, detail } = answers.length === 0 && inColour ? byColour(inColour) : byName(answers);
   return (
     <View role="status" aria-live="polite">
       <Txt look="page" style={styles.verdict} testID="verdict">
