@@ -36,16 +36,16 @@ export function useAsk<Said extends FieldValues, Sent>(
   const said = useWatch({ control }) as Said;
   const startText = JSON.stringify(start);
   const begun = JSON.stringify(said) !== startText;
-  useEffect(() => {
-    if (begun) remember(name, said);
-  }, [name, said, begun]);
-  // A form nobody began follows what it starts with.
   const follows = useRef(startText);
   useEffect(() => {
-    if (follows.current === startText) return;
-    follows.current = startText;
-    if (!isKept(name)) reset(JSON.parse(startText) as Said);
-  }, [name, startText, reset]);
+    // A form nobody began follows what it starts with.
+    if (follows.current !== startText) {
+      follows.current = startText;
+      if (!isKept(name)) return reset(JSON.parse(startText) as Said);
+    }
+    if (begun) remember(name, said);
+    else forget(name);
+  }, [name, said, begun, startText, reset]);
   const clear = (): void => {
     forget(name);
     reset(JSON.parse(follows.current) as Said);

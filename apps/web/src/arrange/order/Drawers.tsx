@@ -47,7 +47,7 @@ export function Drawers(props: DrawersProps) {
       {plan ? (
         <KeptDrawers plan={plan} supplies={props.supplies} stash={props.stash} />
       ) : (
-        <Propose {...props} />
+        <Propose key={`${kind} ${form ?? ''}`} {...props} />
       )}
     </View>
   );
