@@ -1,5 +1,5 @@
 import { Link, usePathname } from 'expo-router';
-import type { ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { colour, LIP, space } from '../theme/tokens';
 import { Icon } from '../ui/Icon';
@@ -8,10 +8,23 @@ import { Txt } from '../ui/Txt';
 import { useWide } from '../ui/useWide';
 import { Outgoing } from './Outgoing';
 
+const REST_MS = 1200;
+
+/** True once the first screen stands: what is seldom needed does not keep it waiting. */
+function useRested(): boolean {
+  const [rested, setRested] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setRested(true), REST_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  return rested;
+}
+
 /** The frame of every screen: places in a bar at the foot of a phone, in a rail on a wide screen. */
 export function Shell({ children }: { readonly children: ReactNode }) {
   const wide = useWide();
   const here = usePathname();
+  const rested = useRested();
   const link = (place: AppPlace) => {
     const on = isAt(place, here);
     return (
@@ -42,7 +55,7 @@ export function Shell({ children }: { readonly children: ReactNode }) {
             <Txt look="page">Red Shelf</Txt>
           </View>
           {PLACES.map(link)}
-          <View style={styles.foot}>{MENU.map(link)}</View>
+          <View style={styles.foot}>{rested && MENU.map(link)}</View>
         </View>
       )}
       <View style={styles.main} role="main">
