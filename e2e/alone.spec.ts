@@ -1,4 +1,4 @@
-import type { LedgerView, SupplyView } from '../packages/contract/src';
+import type { LedgerView, SupplyView, WallView } from '../packages/contract/src';
 import type { Page } from '@playwright/test';
 import { expect, test, type Room } from './room';
 
@@ -98,6 +98,22 @@ test('a row of acts goes on without a network; the page is closed, opened again,
   await again.getByRole('button', { name: 'Do I own it?' }).click();
   await again.getByLabel('Colour, name, code or place').fill(NAME);
   await expect(again.getByTestId('verdict')).toHaveText('Yes');
+  // So do acts on many things, and on the wall: they show, and wait.
+  await again.goto(`${room.url}/stash?q=ember`);
+  await again.getByRole('button', { name: 'More', exact: true }).click();
+  await again.getByRole('button', { name: 'Choose many' }).click();
+  await again.getByRole('button', { name: 'All shown' }).click();
+  await again.getByRole('button', { name: 'Change', exact: true }).click();
+  await again.getByRole('textbox', { name: 'Add tags' }).fill('glowing');
+  await again.getByRole('button', { name: /^Change \d+ supplies/ }).click();
+  await expect(again.getByText(/\d+ supplies changed\. It is kept here/)).toBeVisible();
+  await again.goto(`${room.url}/rack`);
+  await again.getByRole('textbox', { name: 'Name' }).fill('Attic row');
+  await again.getByRole('button', { name: 'Put it up' }).click();
+  await expect(again.getByRole('heading', { name: 'Attic row' })).toBeVisible();
+  await again.goto(`${room.url}/stash?tag=glowing`);
+  await expect(again.getByText(/^\d+ of 223 supplies/)).toBeVisible();
+  await expect(again.getByText('6 acts wait here, and will be sent when it answers.')).toBeVisible();
 
   await room.start();
   expect(usesIn((await onServer(room, id)).ledger)).toBeGreaterThanOrEqual(usesIn(before.ledger) + 3);
@@ -106,6 +122,10 @@ test('a row of acts goes on without a network; the page is closed, opened again,
     .poll(async () => usesIn((await onServer(room, id)).ledger), { timeout: 20_000 })
     .toBe(usesIn(before.ledger) + 7);
   expect((await onServer(room, id)).supply.stock.left).toBe(left);
+  const wall = (await (await fetch(`${room.url}/api/wall`)).json()) as WallView;
+  expect(wall.units.filter(({ name }) => name === 'Attic row')).toHaveLength(1);
+  await again.reload();
+  await expect(again.getByText(/^\d+ of 223 supplies/)).toBeVisible();
 });
 
 test('what is taken back before it was sent was never done; what was refused is said, and stays until it was seen', async ({

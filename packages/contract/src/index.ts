@@ -53,7 +53,10 @@ export {
   type SessionBody,
 } from './records';
 export { foretell, type Command } from './foretell/foretell';
+export { askedFor } from './foretell/asked';
 export type { Foretold, Known } from './foretell/known';
+export { afterBatch, nameOfMany } from './foretell/batch';
+export { inMakingOrder, joined } from './foretell/merge';
 export { coloured } from './foretell/supply';
 export { fullSupply, leanSupply, type LeanSupply } from './lean';
 export { homesIn, planDrawerOf, toSortable, type SortableSupply } from './homes';

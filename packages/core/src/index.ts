@@ -96,6 +96,7 @@ export {
   isRefusal,
   mayLive,
   suits,
+  unfitIn,
   type Lodger,
   type Refusal,
   type RoomNow,
@@ -118,6 +119,7 @@ export {
 export { labelPrint, slotLabels, type Labelled, type SlotLabel } from './storage/labels';
 export { misfits, type Misfit } from './storage/misfit';
 export { painOf, type Pain } from './storage/pain';
+export { freeLabel, mayStandIn, movedBehind, unitLettered } from './storage/tree';
 export {
   DEFAULT_RECIPE,
   headingOf,

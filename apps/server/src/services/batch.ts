@@ -1,5 +1,12 @@
-import { findForm, sparse, type Facts } from '@red-shelf/core';
-import type { BatchSet, ChangeView, GroupBody, NewSupply } from '@red-shelf/contract';
+import { findForm } from '@red-shelf/core';
+import {
+  afterBatch,
+  nameOfMany,
+  type BatchSet,
+  type ChangeView,
+  type GroupBody,
+  type NewSupply,
+} from '@red-shelf/contract';
 import { lotsOf } from '../db/holdingRepository';
 import type { Tx } from '../db/tx';
 import { supplyRecords, type SupplyRecord } from '../db/supplyRepository';
@@ -35,35 +42,12 @@ async function asSeen(tx: Tx, seen: readonly Seen[]): Promise<SupplyRecord[]> {
 }
 
 function after(before: SupplyRecord, set: BatchSet): SupplyRecord {
-  const {
-    addTags = [],
-    dropTags = [],
-    lift: _,
-    maker,
-    range,
-    finish,
-    familyOverride,
-    familyReason,
-    ...facts
-  } = set;
-  const tags = [...new Set([...(before.facts.tags ?? []), ...addTags])].filter(
-    (tag) => !dropTags.includes(tag),
-  );
-  const set1 = Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== undefined));
-  const next: Facts = { ...before.facts, ...set1, tags };
-  if (next.status === 'trial' && !next.decideOn)
-    throw new Refusal(422, 'invalid', 'A trial needs a day to decide by.', {
-      fields: [{ path: 'set.decideOn', code: 'custom', message: 'A trial needs a day to decide by.' }],
-    });
-  return {
-    ...before,
-    maker: maker ?? before.maker,
-    range: range ?? before.range,
-    finish: finish ?? before.finish,
-    familyOverride: familyOverride === undefined ? before.familyOverride : familyOverride,
-    familyReason: familyReason ?? before.familyReason,
-    facts: sparse(next),
-  };
+  const next = afterBatch(before, set);
+  if (next) return next;
+  const message = 'A trial needs a day to decide by.';
+  throw new Refusal(422, 'invalid', message, {
+    fields: [{ path: 'set.decideOn', code: 'custom', message }],
+  });
 }
 
 /** Changes or removes many supplies in one undoable change, all or none. */
@@ -117,16 +101,7 @@ export async function addMany(
       }));
       await recorder.putRecord(null, newRow(ports, { ...given.pack, members }));
     }
-    const change = await recorder.finish(given.pack ? 'pack' : 'add', nameOf(given), records.length);
+    const change = await recorder.finish(given.pack ? 'pack' : 'add', nameOfMany(given), records.length);
     return { ids: records.map(({ record }) => record.id), change };
   });
 }
-
-const nameOf = ({
-  pack,
-  supplies,
-}: {
-  pack?: GroupBody | undefined;
-  supplies: readonly NewSupply[];
-}): string =>
-  pack?.name ?? (supplies.length === 1 ? (supplies[0]?.name ?? '') : `${supplies.length} supplies`);

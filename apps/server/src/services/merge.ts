@@ -1,12 +1,12 @@
-import { formOf, sparse, type Facts, type Holding } from '@red-shelf/core';
-import type { ChangeView, SupplyView } from '@red-shelf/contract';
+import { formOf, type Holding } from '@red-shelf/core';
+import { inMakingOrder, joined, type ChangeView, type SupplyView } from '@red-shelf/contract';
 import { historyOf, type EventRecord } from '../db/eventRepository';
-import type { SupplyRecord, SupplyWithState } from '../db/supplyRepository';
+import type { SupplyWithState } from '../db/supplyRepository';
 import type { Tx } from '../db/tx';
 import { Refusal } from './refusal';
 import { refuseStale, type Context } from './context';
 import { liftUnfit } from './placing';
-import type { Ports } from './ports';
+import { madeId, type Ports } from './ports';
 import { Recorder } from './recorder';
 import { mustFind } from './find';
 import { supplyToView } from './views';
@@ -14,44 +14,6 @@ import { supplyToView } from './views';
 interface Seen {
   readonly id: string;
   readonly version: number;
-}
-
-const union = <T>(
-  a: readonly T[] = [],
-  b: readonly T[] = [],
-  key: (item: T) => unknown = (item) => item,
-): T[] => {
-  const known = new Set(a.map(key));
-  return [...a, ...b.filter((item) => !known.has(key(item)))];
-};
-
-/** What is said of the kept one stands; the other fills in what is not said, and lists are joined. */
-function joinedFacts(keep: Facts, other: Facts): Facts {
-  return sparse({
-    ...other,
-    ...keep,
-    attributes: { ...other.attributes, ...keep.attributes },
-    tags: union(keep.tags, other.tags).slice(0, 30),
-    swatches: union(keep.swatches, other.swatches, ({ id }) => id).slice(0, 24),
-    photos: union(keep.photos, other.photos, ({ id }) => id).slice(0, 12),
-    otherHexes: union(keep.otherHexes, other.otherHexes).slice(0, 8),
-    reserved: union(keep.reserved, other.reserved, (each) => JSON.stringify(each)).slice(0, 20),
-    trueSwatch: keep.trueSwatch,
-  });
-}
-
-function joinedRecord(keep: SupplyRecord, other: SupplyRecord, at: string): SupplyRecord {
-  const facts = joinedFacts(keep.facts, other.facts);
-  return {
-    ...keep,
-    maker: keep.maker || other.maker,
-    range: keep.range || other.range,
-    code: keep.code || other.code,
-    note: [keep.note, other.note].filter(Boolean).join('\n').slice(0, 2000),
-    facts,
-    version: keep.version + 1,
-    updatedAt: at,
-  };
 }
 
 /** The other's own history without its moves, which are told anew, and without what undid a move. */
@@ -77,7 +39,7 @@ async function takeOver(
   ports: Ports,
 ): Promise<void> {
   const { events } = await historyOf(tx, other.supply);
-  const lots = other.lots.map((lot) => ({ lot, newId: ports.newId() }));
+  const lots = inMakingOrder(other.lots).map((lot) => ({ lot, newId: madeId(ports) }));
   const lotIds = new Map(lots.map(({ lot, newId }) => [lot.id, newId]));
   const told = retold(events, other.supply.id);
   const eventIds = new Map(told.map(({ id }) => [id, ports.newId()]));
@@ -100,24 +62,24 @@ async function takeOver(
     }),
     shifts: [],
   }));
-  await recorder.append(copies);
-  await balance(recorder, keep.supply.id, lots);
+  // In one go, so that a lot is one version older, whatever is told of it.
+  await recorder.append([...copies, balance(recorder, keep.supply.id, lots)]);
   await recorder.move(lots.map(({ newId, lot }) => ({ lotId: newId, to: lot.spot })));
 }
 
 /** What moved between lots, or came from elsewhere, is no act that could be told again: the lots are set to what they hold. */
-async function balance(
+function balance(
   recorder: Recorder,
   supplyId: string,
   lots: readonly { readonly lot: Holding; readonly newId: string }[],
-): Promise<void> {
+): EventRecord {
   const postings = lots.map(({ lot, newId }) => ({
     holdingId: newId,
     items: lot.items,
     left: lot.left,
     how: 'to' as const,
   }));
-  await recorder.append([recorder.event(supplyId, { act: 'move' }, postings)]);
+  return recorder.event(supplyId, { act: 'move' }, postings);
 }
 
 /** Makes one of two records that are one thing: stock and history are joined, the other one leaves the stash. */
@@ -139,11 +101,11 @@ export async function mergeSupplies(
         `A ${formOf(keep.supply.kind, keep.supply.form).name} and a ${formOf(other.supply.kind, other.supply.form).name} are two things. Make them the same form first.`,
       );
     const recorder = new Recorder(tx, ports);
-    const joined = joinedRecord(keep.supply, other.supply, ports.now());
-    await recorder.writeSupply(keep.supply, joined);
+    const next = joined(keep.supply, other.supply, ports.now());
+    await recorder.writeSupply(keep.supply, next);
     await recorder.removeSupplies([other.supply]);
     await takeOver(tx, recorder, keep, other, ports);
-    await liftUnfit(tx, recorder, [joined]);
+    await liftUnfit(tx, recorder, [next]);
     const change = await recorder.finish('merge', keep.supply.name, 2);
     return { supply: supplyToView(await mustFind(tx, keep.supply.id)), change };
   });

@@ -6,6 +6,7 @@ import {
   HAND_ID,
   sameSpot,
   splitPostings,
+  unfitIn,
   type Holding,
   type PlaceSpot,
   type Refusal as NoPlace,
@@ -19,7 +20,7 @@ import { notFound, Refusal } from './refusal';
 import { refuseStale, type Context } from './context';
 import { madeId } from './ports';
 import { Recorder } from './recorder';
-import { lotsWithSupplies, Room, unfitIn, type LotOf } from './room';
+import { lotsWithSupplies, Room, type LotOf } from './room';
 import { mustFind } from './find';
 import { supplyToView, unitToView } from './views';
 

@@ -1,7 +1,6 @@
 import {
   isRefusal,
   mayLive,
-  suits,
   type Holding,
   type Lodger,
   type PlaceSpot,
@@ -77,10 +76,6 @@ export class Room implements RoomNow {
     return cell === null ? Math.max(-1, ...ranks) + 1 : 0;
   }
 }
-
-/** Lots of a unit that it would not take, as it is or as it is about to be. */
-export const unfitIn = (unit: Unit, things: readonly LotOf[]): LotOf[] =>
-  things.filter(({ supply, lot }) => suits({ supply, lot }, { unit, cell: lot.spot?.cell ?? null }) !== null);
 
 /** What lives in a unit, with the supplies. */
 export async function lotsWithSupplies(db: Readable, unitIds: readonly string[]): Promise<LotOf[]> {

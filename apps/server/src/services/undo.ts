@@ -1,4 +1,4 @@
-import { ROOM_ID, sameSpot, type PlaceSpot } from '@red-shelf/core';
+import { ROOM_ID, sameSpot, unitLettered, type PlaceSpot } from '@red-shelf/core';
 import { nameOfRecord, type ChangeView, type KeptView } from '@red-shelf/contract';
 import { and, eq, gt, isNull } from 'drizzle-orm';
 import { eventsOfChange, type EventRecord } from '../db/eventRepository';
@@ -16,7 +16,7 @@ import type { Ports } from './ports';
 import { Recorder, type Inverse } from './recorder';
 import { REPLACED, restoreSnapshot } from './restore';
 import { Room, type LotOf } from './room';
-import { emptyOfUnits, freeLabel, labelsOf } from './wall';
+import { emptyOfUnits, nextLabel } from './wall';
 
 type Why = KeptView[number]['why'];
 
@@ -144,8 +144,8 @@ async function undoUnits(undoing: Undoing, { units }: Inverse): Promise<void> {
     const standing = await standingUnits(tx);
     const above = standing.find((unit) => unit.id === then.parentId);
     if (then.parentId !== null && !above) then.parentId = ROOM_ID;
-    if (then.removedAt === null && labelsOf(standing, id).has(then.label)) {
-      then.label = freeLabel(labelsOf(standing, id));
+    if (then.removedAt === null && unitLettered(standing, then.label, id)) {
+      then.label = nextLabel(standing, id);
       undoing.keep('unit', then.name, 'letter_taken');
     }
     for (const { name } of await liftUnfitIn(tx, recorder, then)) undoing.keep('place', name, 'refused');

@@ -1,4 +1,4 @@
-import { HAND_ID, isOnWall, pathTo, ROOM_ID } from '@red-shelf/core';
+import { freeLabel, isOnWall, mayStandIn, movedBehind, ROOM_ID, unitLettered } from '@red-shelf/core';
 import type { ChangeView, EditedUnit, LiftedView, NewUnit, UnitView, WallView } from '@red-shelf/contract';
 import type { Tx } from '../db/tx';
 import { standingUnits, unitRecord, type UnitRecord } from '../db/unitRepository';
@@ -24,41 +24,32 @@ export async function getWall({ store }: Context): Promise<WallView> {
   };
 }
 
-/** The first letter no standing unit has: A to Z, then AA to ZZ. */
-export function freeLabel(taken: ReadonlySet<string>): string {
-  const alphabet = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'];
-  const all = [...alphabet, ...alphabet.flatMap((first) => alphabet.map((second) => first + second))];
-  const label = all.find((candidate) => !taken.has(candidate));
-  if (!label)
+/** A letter for a unit that asks for none. */
+export function nextLabel(units: readonly UnitRecord[], butId?: string): string {
+  const label = freeLabel(units, butId);
+  if (label === null)
     throw new Refusal(422, 'too_many_units', 'There are more units than letters to label them with.');
   return label;
 }
 
-export const labelsOf = (units: readonly UnitRecord[], but?: string): Set<string> =>
-  new Set(units.flatMap(({ id, sort, label }) => (sort === 'unit' && id !== but ? [label] : [])));
-
-/** A letter stands on every label printed: no two units share one. */
 function refuseLabel(label: string, units: readonly UnitRecord[], but?: string): void {
-  const other = units.find((unit) => unit.sort === 'unit' && unit.id !== but && unit.label === label);
+  const other = unitLettered(units, label, but);
   if (other)
     throw new Refusal(422, 'letter_taken', `${other.name} has the letter ${label} already; choose another.`, {
       fields: [{ path: 'label', code: 'custom', message: `${other.name} has the letter ${label} already.` }],
     });
 }
 
-/** A unit stands in the room, or in another unit that does not stand in it. */
 function refuseParent(id: string, parentId: string, units: readonly UnitRecord[]): void {
-  const byId = new Map(units.map((unit) => [unit.id, unit]));
-  const parent = byId.get(parentId);
-  if (!parent || parentId === HAND_ID) throw notFound('unit to stand in');
-  if (pathTo(parent, byId).some((above) => above.id === id))
-    throw new Refusal(422, 'invalid', 'A unit cannot stand in itself, or in what stands in it.');
+  const no = mayStandIn(id, parentId, units);
+  if (no === 'no_such_unit') throw notFound('unit to stand in');
+  if (no) throw new Refusal(422, 'invalid', 'A unit cannot stand in itself, or in what stands in it.');
 }
 
 export async function addUnit({ store, ports }: Context, given: NewUnit): Promise<ChangedUnit> {
   return store.write(async (tx) => {
     const standing = await standingUnits(tx);
-    const { template, parentId = ROOM_ID, label = freeLabel(labelsOf(standing)), ...said } = given;
+    const { template, parentId = ROOM_ID, label = nextLabel(standing), ...said } = given;
     refuseLabel(label, standing);
     const id = madeId(ports);
     refuseParent(id, parentId, standing);
@@ -111,7 +102,7 @@ export async function editUnit(
   });
 }
 
-/** Puts a unit behind another, or to the front, and numbers the rest anew. */
+/** Puts a unit behind another, or to the front, and numbers the rest anew: what they say stays as it was. */
 async function reorder(
   standing: readonly UnitRecord[],
   recorder: Recorder,
@@ -119,14 +110,15 @@ async function reorder(
   edited: UnitRecord,
   after: string | null,
 ): Promise<void> {
-  const others = standing.filter(({ id, sort }) => id !== unit.id && sort === 'unit');
-  const at = after === null ? 0 : others.findIndex(({ id }) => id === after) + 1;
-  if (after !== null && at === 0) throw notFound('unit');
-  const order = [...others.slice(0, at), unit, ...others.slice(at)];
+  const order = movedBehind(
+    standing.filter(({ sort }) => sort === 'unit'),
+    unit,
+    after,
+  );
+  if (!order) throw notFound('unit');
   for (const [position, each] of order.entries()) {
     if (each.id === unit.id) await recorder.putUnit(unit, { ...edited, position });
-    else if (each.position !== position)
-      await recorder.putUnit(each, { ...each, position, version: each.version + 1 });
+    else if (each.position !== position) await recorder.putUnit(each, { ...each, position });
   }
 }
 

@@ -5,7 +5,9 @@
 import {
   paths,
   type ArrangePreview,
+  type ChangeView,
   type Command,
+  type LiftedView,
   type SupplyView,
   type UnitView,
 } from '@red-shelf/contract';
@@ -67,9 +69,13 @@ export const steps = (length: number) =>
     { minLength: length, maxLength: length },
   );
 
-interface Answer {
+export interface Answer {
   readonly status: number;
-  readonly body: { readonly change?: { readonly id: string }; readonly title?: string };
+  readonly body: {
+    readonly change?: Pick<ChangeView, 'id'> & Partial<ChangeView>;
+    readonly lifted?: LiftedView;
+    readonly title?: string;
+  };
 }
 
 /** What one window has on its screen: now and then it looks again, else it works on what it saw. */
@@ -121,7 +127,7 @@ export class Walk {
   constructor(
     readonly world: World,
     /** Told of every command before it is sent; what it answers is told how that went. */
-    private readonly watch?: (command: Command) => Promise<(status: number) => Promise<void>>,
+    private readonly watch?: (command: Command) => Promise<(answer: Answer) => Promise<void>>,
   ) {
     this.windows = [new Window(world), new Window(world)];
   }
@@ -141,7 +147,7 @@ export class Walk {
     const once = () => this.world.http[method](path).set('Command-Id', id).send(body);
     const told = await this.watch?.(asCommand(method, path, id, body));
     const first = (await once()) as Answer;
-    await told?.(first.status);
+    await told?.(first);
     if (first.status !== 200 || this.sent % 8 !== 0) return first;
     const again = (await once()) as Answer;
     if (JSON.stringify(again.body) !== JSON.stringify(first.body))

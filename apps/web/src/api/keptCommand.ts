@@ -5,6 +5,8 @@ import { z } from 'zod';
 export interface Waiting {
   readonly command: Command;
   readonly change: ChangeView;
+  /** Somebody waits for the answer and will say a refusal; until nobody answers, it is not shown as done. */
+  readonly heard?: boolean;
   /** Why the server refused it, in a sentence. It stays until the person has seen it. */
   readonly refusal?: string;
 }

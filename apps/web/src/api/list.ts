@@ -3,6 +3,7 @@ import {
   type LeanSupply,
   type RecordView,
   type SupplyView,
+  type UnitView,
   type WallView,
 } from '@red-shelf/contract';
 import type { QueryClient, QueryKey } from '@tanstack/react-query';
@@ -72,6 +73,14 @@ export function mendRecords(
     if (!list) return list;
     return mended(list, changed, gone);
   });
+}
+
+/** The wall as it was foretold, with a unit as an answer says it is. */
+export function mendWall(client: QueryClient, units: readonly UnitView[], unit?: UnitView): void {
+  client.setQueryData<WallView>(
+    keys.wall,
+    (wall) => wall && { ...wall, units: units.map((each) => (each.id === unit?.id ? unit : each)) },
+  );
 }
 
 /** Whether a fetch of the list brings the walls and records with it. */

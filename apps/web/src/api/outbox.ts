@@ -16,8 +16,6 @@ export interface OutboxState {
 /** How long until a command is sent again, ms. */
 const AGAIN_AFTER_MS = [250, 1000, 2000, 4000] as const;
 const MOST_MS = 8000;
-/** What nothing is foretold of is given up after so many. */
-const TRIES = 3;
 
 const isLost = (error: unknown): boolean => error instanceof ApiError && error.isLost;
 const isDone = (error: unknown): boolean =>
@@ -31,10 +29,8 @@ export class Outbox {
   private state: OutboxState = { waiting: [], refused: [], stuck: !onlineManager.isOnline() };
   private readonly listeners = new Set<() => void>();
   private readonly tried = new Set<string>();
-  /** Given up before they were tried, or taken back. */
+  /** Taken back before they were tried. */
   private readonly dropped = new Set<string>();
-  /** Whose refusal somebody waits for, and will say. */
-  private readonly heard = new Set<string>();
   private inFlight = 0;
   private sent = 0;
 
@@ -104,10 +100,9 @@ export class Outbox {
 
   /**
    * Shows a command, keeps it on disk and sends it. Ends once it is kept; `answer` is what the server says in the end.
-   * Who waits for it says so by `heard`, and is told of a refusal; else the refusal is kept for the person to see.
+   * Who waits for it (`heard`) is told of a refusal; else the refusal is kept for the person to see.
    */
-  async keep(what: Waiting, { heard }: { heard: boolean }): Promise<{ answer: Promise<unknown> }> {
-    if (heard) this.heard.add(what.command.id);
+  async keep(what: Waiting): Promise<{ answer: Promise<unknown> }> {
     this.become({ waiting: [...this.state.waiting, what] });
     await this.write(what);
     const answer = this.deliver(what);
@@ -121,7 +116,11 @@ export class Outbox {
       const look = (): void => {
         if (!this.state.stuck) return;
         stop();
-        this.heard.delete(id);
+        const { waiting } = this.state;
+        if (waiting.some(({ command, heard }) => heard && command.id === id))
+          this.become({
+            waiting: waiting.map((each) => (each.command.id === id ? { ...each, heard: false } : each)),
+          });
         resolve();
       };
       const stop = this.subscribe(look);
@@ -132,22 +131,6 @@ export class Outbox {
   /** Somebody answered, or is about to be asked anew. */
   reached(): void {
     if (this.state.stuck && onlineManager.isOnline()) this.become({ stuck: false });
-  }
-
-  /** Sends a command that nothing can be foretold of; when nobody answers it is given up. */
-  async ask(command: Command): Promise<unknown> {
-    if (this.state.stuck && this.state.waiting.length > 0) throw lost();
-    this.reached();
-    const answer = this.run(command, (failures, error) => isLost(error) && failures < TRIES - 1);
-    const given = this.whenStuck(command.id).then(() => {
-      // What was tried may have been done: it has to end as it ends.
-      if (this.tried.has(command.id)) return answer;
-      this.dropped.add(command.id);
-      throw lost();
-    });
-    answer.catch(() => undefined);
-    given.catch(() => undefined);
-    return Promise.race([answer, given]);
   }
 
   /** Takes back a command that was never sent; false where it may have been done already. */
@@ -170,12 +153,12 @@ export class Outbox {
   }
 
   /** One after another, and again until it is answered. */
-  private run(command: Command, retry: (failures: number, error: Error) => boolean): Promise<unknown> {
+  private run(command: Command): Promise<unknown> {
     const mutation = this.client.getMutationCache().build<unknown, Error, Command, unknown>(this.client, {
       mutationKey: ['command'],
       scope: { id: 'commands' },
       mutationFn: (each) => this.send(each),
-      retry,
+      retry: (_, error) => isLost(error) && !this.dropped.has(command.id),
       retryDelay: (failures) => AGAIN_AFTER_MS[failures] ?? MOST_MS,
       gcTime: 0,
     });
@@ -202,13 +185,13 @@ export class Outbox {
   private async deliver(what: Waiting): Promise<unknown> {
     const { command } = what;
     try {
-      const again = (_: number, error: Error): boolean => isLost(error) && !this.dropped.has(command.id);
-      const answer = await this.run(command, again);
+      const answer = await this.run(command);
       this.told.onAnswer(command, answer);
       await this.drop(command.id);
       return answer;
     } catch (error) {
-      if (!this.heard.delete(command.id) && !isDone(error) && !this.dropped.has(command.id)) {
+      const heard = this.state.waiting.some((each) => each.heard && each.command.id === command.id);
+      if (!heard && !isDone(error) && !this.dropped.has(command.id)) {
         const refused = { ...what, refusal: error instanceof Error ? error.message : String(error) };
         await this.write(refused);
         this.become({ refused: [...this.state.refused, refused] });

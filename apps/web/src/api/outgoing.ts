@@ -1,9 +1,9 @@
-import type { Foretold, RecordView, SupplyView, WallView } from '@red-shelf/contract';
-import { foretell, type Command } from '@red-shelf/contract';
+import type { ChangeView, Foretold, RecordView, SupplyView, UnitView, WallView } from '@red-shelf/contract';
+import { askedFor, foretell, type Command } from '@red-shelf/contract';
 import type { QueryClient } from '@tanstack/react-query';
 import { v7 } from 'uuid';
 import type { Order } from './client';
-import { keys, mendRecords, mendSupplies, refresh, sameOrder, type List } from './list';
+import { keys, mendRecords, mendSupplies, mendWall, refresh, sameOrder, type List } from './list';
 import type { Waiting } from './keptCommand';
 import { Outbox } from './outbox';
 import { Overlay, type Base, type Shown } from './overlay';
@@ -33,6 +33,12 @@ function refreshSoon(client: QueryClient): void {
   );
 }
 
+/** Fetches what a change may have touched now, and not once more when nothing waits. */
+export async function refreshNow(client: QueryClient): Promise<void> {
+  clearTimeout(resting.get(client));
+  await refresh(client);
+}
+
 interface Laid {
   readonly base: Base;
   readonly waiting: readonly Waiting[];
@@ -45,7 +51,7 @@ const sameBase = (a: Base, b: Base): boolean =>
 
 /** Whether a list of what waits is another with one more behind it. */
 const isOneMore = (next: readonly Waiting[], before: readonly Waiting[]): boolean =>
-  next.length === before.length + 1 && next[0] === (before[0] ?? next[0]) && next.at(-2) === before.at(-1);
+  next.length === before.length + 1 && before.every((each, i) => each === next[i]);
 
 /** What waits laid over what the server said; one more command is laid over what was laid already. */
 function overlayOf(base: Base, waiting: readonly Waiting[]): Overlay {
@@ -53,7 +59,7 @@ function overlayOf(base: Base, waiting: readonly Waiting[]): Overlay {
     if (last.waiting === waiting) return last.overlay;
     const added = waiting.at(-1);
     if (added && added.command.route !== 'undoChange' && isOneMore(waiting, last.waiting)) {
-      last.overlay.lay(added.command);
+      if (!added.heard) last.overlay.lay(added.command);
       last = { ...last, waiting };
       return last.overlay;
     }
@@ -63,7 +69,7 @@ function overlayOf(base: Base, waiting: readonly Waiting[]): Overlay {
     waiting.flatMap(({ command }) => (command.route === 'undoChange' ? [command.of] : [])),
   );
   const overlay = new Overlay(base);
-  for (const { command } of waiting) if (!back.has(command.id)) overlay.lay(command);
+  for (const { command, heard } of waiting) if (!heard && !back.has(command.id)) overlay.lay(command);
   last = { base, waiting, overlay };
   return overlay;
 }
@@ -95,13 +101,14 @@ export function recordsOver(
 
 /** Makes what is shown true by an answer: first as it was foretold, then as the answer says. */
 function settle(client: QueryClient, command: Command, given: unknown): void {
-  const answer = given as { supply?: SupplyView; record?: RecordView };
+  const answer = given as { supply?: SupplyView; record?: RecordView; unit?: UnitView };
   const base = baseOf(client);
   const told = base && foretell(command, new Overlay(base).known);
   const other = (told?.supplies ?? []).filter(({ id }) => id !== answer.supply?.id);
   const records = (told?.records ?? []).filter(({ id }) => id !== answer.record?.id);
   mendSupplies(client, [...other, ...(answer.supply ? [answer.supply] : [])], told?.gone);
   mendRecords(client, [...records, ...(answer.record ? [answer.record] : [])], told?.gone);
+  if (told?.units) mendWall(client, told.units, answer.unit);
 }
 
 /** What comes of a change that was asked for: an answer, as it was given or as it will be. */
@@ -109,37 +116,51 @@ export interface Done<A> {
   readonly answer: A;
   /** It waits until the server can be reached. */
   readonly waits: boolean;
-  /** What is shown says so already; else it has to be fetched. */
+  /** What is shown says so already, or will once it was answered; else it has to be fetched. */
   readonly shown: boolean;
 }
 
 /** An answer as it will be. */
-function answerAsTold<A>({ change, supplies: [supply], records: [record] }: Foretold): A {
-  return { change, ...(supply ? { supply } : {}), ...(record ? { record } : {}), lifted: [], kept: [] } as A;
+function answerAsTold<A>(change: ChangeView, told: Foretold | null): A {
+  const { supplies = [], records = [], lifted = [], units } = told ?? {};
+  const unit = units?.find(({ id }) => id === change.id);
+  return {
+    change,
+    ...(supplies[0] ? { supply: supplies[0] } : {}),
+    ...(records[0] ? { record: records[0] } : {}),
+    ...(unit ? { unit } : {}),
+    ids: supplies.map(({ id }) => id),
+    lifted,
+    kept: [],
+  } as A;
 }
 
 /**
- * Does a change. What can be foretold is kept and shown at once, and ends then; who is `patient` waits for the server's
- * own word, as long as it answers. What only the server can tell is asked for.
+ * Does a change: it is kept, and sent until it is answered. What can be foretold shows at once, and ends then; who is
+ * `patient`, or asks for what only the server can tell, waits for the server's own word, as long as it answers.
  */
 export async function perform<A>(client: QueryClient, asked: Order<A>, patient: boolean): Promise<Done<A>> {
   const outbox = outboxOf(client);
   const command: Command = { ...asked, id: v7(), at: new Date().toISOString() };
-  const told = toldOf(client, outbox, command);
-  if (!told) return { answer: (await outbox.ask(command)) as A, waits: false, shown: false };
-  const { answer } = await outbox.keep({ command, change: told.change }, { heard: patient });
-  if (!patient) return { answer: answerAsTold(told), waits: outbox.now().stuck, shown: true };
+  const { told, change } = toldOf(client, outbox, command);
+  const heard = patient || told === null;
+  const { answer } = await outbox.keep({ command, change, heard });
+  const foretold = (waits: boolean): Done<A> => ({ answer: answerAsTold(change, told), waits, shown: true });
+  if (!heard) return foretold(outbox.now().stuck);
   const given = await Promise.race([answer, outbox.whenStuck(command.id)]);
-  return given === undefined
-    ? { answer: answerAsTold(told), waits: true, shown: true }
-    : { answer: given as A, waits: false, shown: true };
+  return given === undefined ? foretold(true) : { answer: given as A, waits: false, shown: told !== null };
 }
 
-function toldOf(client: QueryClient, outbox: Outbox, command: Command): Foretold | null {
-  const { route, id } = command;
-  // Taking back is foretold of nothing: what it leaves is for the server to say.
-  if (route === 'undoChange')
-    return { change: { id, kind: 'undo', name: '', count: 1 }, supplies: [], records: [], gone: [] };
+const NOTHING: Base = { supplies: [], units: [], records: [] };
+
+function toldOf(
+  client: QueryClient,
+  outbox: Outbox,
+  command: Command,
+): { told: Foretold | null; change: ChangeView } {
   const base = baseOf(client);
-  return base && foretell(command, overlayOf(base, outbox.now().waiting).known);
+  const { known } = overlayOf(base ?? NOTHING, outbox.now().waiting);
+  // Of a stash that is not there yet nothing can be told.
+  const told = base && foretell(command, known);
+  return { told, change: told?.change ?? askedFor(command, known) };
 }

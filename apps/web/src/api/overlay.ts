@@ -8,7 +8,7 @@ export interface Base {
   readonly units: readonly UnitView[];
   readonly records: readonly RecordView[];
 }
-export interface Shown extends Pick<Base, 'supplies' | 'records'> {
+export interface Shown extends Base {
   readonly byId: ById<SupplyView>;
   /** Whether the supplies still stand in the order they came in: nothing was added, and nothing that order asks of was changed. */
   readonly inOrder: boolean;
@@ -40,18 +40,19 @@ class Over<T extends { readonly id: string }> {
 export class Overlay {
   private readonly supplies: Over<SupplyView>;
   private readonly records: Over<RecordView>;
-  private readonly units: ById<UnitView>;
+  private units: readonly UnitView[];
   constructor(private readonly base: Base) {
     this.supplies = new Over(base.supplies);
     this.records = new Over(base.records);
-    this.units = byIdOf(base.units);
+    this.units = base.units;
   }
 
   readonly known: Known = {
     supply: (id) => this.supplies.get(id),
     supplies: () => this.supplies.list(),
     record: (id) => this.records.get(id),
-    unit: (id) => this.units.get(id),
+    unit: (id) => byIdOf(this.units).get(id),
+    units: () => this.units,
   };
 
   /** Lays a command over what is there; answers what it will have done, or null where only the server can tell. */
@@ -60,6 +61,7 @@ export class Overlay {
     if (!told) return null;
     for (const supply of told.supplies) this.supplies.changed.set(supply.id, supply);
     for (const record of told.records) this.records.changed.set(record.id, record);
+    if (told.units) this.units = told.units;
     for (const id of told.gone) (this.records.get(id) ? this.records : this.supplies).changed.set(id, null);
     return told;
   }
@@ -70,6 +72,6 @@ export class Overlay {
     const inOrder = [...this.supplies.changed].every(
       ([id, now]) => now === null || below.get(id)?.version === now.version,
     );
-    return { supplies, records: this.records.list(), byId: byIdOf(supplies), inOrder };
+    return { supplies, units: this.units, records: this.records.list(), byId: byIdOf(supplies), inOrder };
   }
 }

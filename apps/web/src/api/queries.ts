@@ -58,7 +58,11 @@ function useShown(): { shown: Shown | undefined; wall: WallView | undefined; err
         : undefined,
     [supplies.data, wall.data, records.data, waiting],
   );
-  return { shown, wall: wall.data, error: shown ? null : (supplies.error ?? wall.error) };
+  const standing = useMemo(
+    () => shown && wall.data && { ...wall.data, units: [...shown.units] },
+    [shown?.units, wall.data?.roomName],
+  );
+  return { shown, wall: standing, error: shown ? null : (supplies.error ?? wall.error) };
 }
 
 /** Whether a list stands in the person's own rainbow order already, as it came from the server. */

@@ -3,8 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { sayChange, sayKept, sayLifted, sayUndone, sayWaits } from '../copy/change';
 import { useSay } from '../ui/Say';
 import { order, routes, type Order } from './client';
-import { refresh } from './list';
-import { outboxOf, perform, type Done } from './outgoing';
+import { outboxOf, perform, refreshNow, type Done } from './outgoing';
 
 /** What every change answers with, and what some add to it. */
 interface Changed {
@@ -51,7 +50,7 @@ export function useChange<Input, Answer extends Changed>(
         ? { answer: await asked, waits: false, shown: false }
         : await perform(client, asked, quiet || asked.route === 'undoChange');
       if (!silent) say({ text: sayAll(done), undo: () => undo(done.answer.change.id) });
-      if (!done.shown) await refresh(client);
+      if (!done.shown) await refreshNow(client);
       return done.answer;
     },
     onError: (error) => {

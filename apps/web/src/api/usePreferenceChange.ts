@@ -1,6 +1,6 @@
 import type { Preferences } from '@red-shelf/contract';
 import { PREFERENCES_ID } from '@red-shelf/contract';
-import { call, routes } from './client';
+import { order, routes } from './client';
 import { usePreferences } from './queries';
 import { useChange } from './useChange';
 
@@ -11,8 +11,8 @@ export function usePreferenceChange({ quiet = false } = {}) {
     (changes: Partial<Preferences>) => {
       const body = { ...preferences, ...changes };
       return version > 0
-        ? call(routes.editRecord, { id: PREFERENCES_ID, body: { version, body } })
-        : call(routes.addRecord, { body: { body } });
+        ? order(routes.editRecord, { id: PREFERENCES_ID, body: { version, body } })
+        : order(routes.addRecord, { body: { body } });
     },
     { quiet },
   );

@@ -6,7 +6,8 @@ export const sayWaits = ' It is kept here until Red Shelf can be reached.';
 export const sayUndone = 'Undone.';
 
 /** What happened, for the message that offers to undo it. */
-export function sayChange({ kind, name, count }: ChangeView): string {
+export function sayChange({ kind, name: given, count }: ChangeView): string {
+  const name = given || 'Something';
   switch (kind) {
     case 'add':
       return `${name} added.`;
@@ -19,7 +20,7 @@ export function sayChange({ kind, name, count }: ChangeView): string {
     case 'place':
       return `${name} moved.`;
     case 'arrange':
-      return `${name} arranged: ${many(count, 'move')}.`;
+      return count > 0 ? `${name} arranged: ${many(count, 'move')}.` : `${name} arranged.`;
     case 'import':
       return `${many(count, 'supply', 'supplies')} brought in.`;
     case 'restore':

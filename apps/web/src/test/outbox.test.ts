@@ -32,7 +32,7 @@ const amounts = (sent: readonly { body: unknown }[]) =>
 test('commands are on disk before they are told of, are sent in order, and are forgotten once answered', async () => {
   const sent = fakeServer({ [PATH]: done });
   const answers = await Promise.all(
-    [1, 2, 3].map((n) => outbox.keep({ command: command(n), change: told }, { heard: false })),
+    [1, 2, 3].map((n) => outbox.keep({ command: command(n), change: told, heard: false })),
   );
   await Promise.all(answers.map(({ answer }) => answer));
   expect(amounts(sent)).toEqual([1, 2, 3]);
@@ -49,8 +49,8 @@ test('what nobody answers is sent again under its own name; meanwhile it is on d
       return done;
     },
   });
-  const first = await outbox.keep({ command: command(1), change: told }, { heard: false });
-  await outbox.keep({ command: command(2), change: told }, { heard: false });
+  const first = await outbox.keep({ command: command(1), change: told, heard: false });
+  await outbox.keep({ command: command(2), change: told, heard: false });
   await waitFor(() => expect(outbox.now().stuck).toBe(true));
   expect((await kept()).sort()).toEqual(['command-1', 'command-2']);
   await first.answer;
@@ -68,17 +68,17 @@ test('a refusal is kept until it was seen, unless somebody waits for it; what wa
       return new Refused({ status: 422, code, title: 'Only 5 left.' });
     },
   });
-  const heard = await outbox.keep({ command: command(1), change: told }, { heard: true });
+  const heard = await outbox.keep({ command: command(1), change: told, heard: true });
   await expect(heard.answer).rejects.toThrow('Only 5 left.');
   expect(outbox.now().refused).toEqual([]);
-  const unheard = await outbox.keep({ command: command(2), change: told }, { heard: false });
+  const unheard = await outbox.keep({ command: command(2), change: told, heard: false });
   await expect(unheard.answer).rejects.toThrow('Only 5 left.');
   const [refused] = outbox.now().refused;
   expect(refused).toMatchObject({ command: { id: 'command-2' }, refusal: 'Only 5 left.' });
   expect(await kept()).toEqual(['command-2']);
   await outbox.dismiss('command-2');
   expect([outbox.now().refused, await kept()]).toEqual([[], []]);
-  const again = await outbox.keep({ command: command(3), change: told }, { heard: false });
+  const again = await outbox.keep({ command: command(3), change: told, heard: false });
   await expect(again.answer).rejects.toThrow();
   expect(outbox.now()).toMatchObject({ waiting: [], refused: [] });
 });
@@ -105,8 +105,8 @@ test('what was never sent is taken back without a trace; what may have been done
         answer = (given) => resolve({ ok: true, status: 200, json: () => Promise.resolve(given) });
       }),
   ) as unknown as typeof fetch;
-  await outbox.keep({ command: command(1), change: told }, { heard: false });
-  await outbox.keep({ command: command(2), change: told }, { heard: false });
+  await outbox.keep({ command: command(1), change: told, heard: false });
+  await outbox.keep({ command: command(2), change: told, heard: false });
   await waitFor(() => expect(global.fetch).toHaveBeenCalledTimes(1));
   expect([await outbox.cancel('command-1'), await outbox.cancel('command-2')]).toEqual([false, true]);
   expect(await kept()).toEqual(expect.not.arrayContaining(['command-2']));
@@ -121,7 +121,7 @@ test('a reading counts only if no command came between', async () => {
   expect(quiet()).toBe(true);
   const between = outbox.reading();
   await (
-    await outbox.keep({ command: command(1), change: told }, { heard: false })
+    await outbox.keep({ command: command(1), change: told, heard: false })
   ).answer;
   expect(between()).toBe(false);
   expect(outbox.reading()()).toBe(true);

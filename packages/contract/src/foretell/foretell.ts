@@ -1,6 +1,9 @@
 import { nameOfRecord, PREFERENCES_ID, type RecordBody, type RecordView } from '../records';
 import { routes } from '../routes';
 import { foretold, naming, type Foretold, type Known, type Naming } from './known';
+import { foretellAddMany, foretellBatch } from './batch';
+import { foretellMerge } from './merge';
+import { foretellTakeDown, foretellUnit, foretellUnitEdit } from './unit';
 import { foretellPlace, foretellSize } from './place';
 import { foretellAct } from './stock';
 import { foretellAdd, foretellEdit, foretellRemove, foretellVerdict } from './supply';
@@ -69,6 +72,30 @@ export function foretell({ route, of, body: given, id, at }: Command, known: Kno
     case 'removeSupply': {
       const { data } = routes.removeSupply.body.safeParse(given);
       return data ? foretellRemove(known, name, of, data.version) : null;
+    }
+    case 'addSupplies': {
+      const { data } = routes.addSupplies.body.safeParse(given);
+      return data ? foretellAddMany(name, data) : null;
+    }
+    case 'batchEdit': {
+      const { data } = routes.batchEdit.body.safeParse(given);
+      return data ? foretellBatch(known, name, data) : null;
+    }
+    case 'mergeSupplies': {
+      const { data } = routes.mergeSupplies.body.safeParse(given);
+      return data ? foretellMerge(known, name, data) : null;
+    }
+    case 'addUnit': {
+      const { data } = routes.addUnit.body.safeParse(given);
+      return data ? foretellUnit(known, name, data) : null;
+    }
+    case 'editUnit': {
+      const { data } = routes.editUnit.body.safeParse(given);
+      return data ? foretellUnitEdit(known, name, of, data) : null;
+    }
+    case 'removeUnit': {
+      const { data } = routes.removeUnit.body.safeParse(given);
+      return data ? foretellTakeDown(known, name, of, data.version) : null;
     }
     case 'decideSupply': {
       const { data } = routes.decideSupply.body.safeParse(given);

@@ -1,9 +1,17 @@
-import { foldEvents, countRuleOf, formFor, type Holding, type StashEvent } from '@red-shelf/core';
+import {
+  foldEvents,
+  countRuleOf,
+  formFor,
+  sameSpot,
+  type Holding,
+  type PlaceSpot,
+  type StashEvent,
+} from '@red-shelf/core';
 import type { ChangeView } from '../change';
 import type { RecordView } from '../records';
 import type { SupplyView } from '../supply';
 import { lotsOfView, viewOf, writtenOf } from '../view';
-import type { UnitView } from '../wall';
+import type { LiftedView, UnitView } from '../wall';
 
 /** What a client knows of the stash when it asks for something. */
 export interface Known {
@@ -11,6 +19,8 @@ export interface Known {
   readonly supplies: () => Iterable<SupplyView>;
   readonly record: (id: string) => RecordView | undefined;
   readonly unit: (id: string) => UnitView | undefined;
+  /** In the person's order. */
+  readonly units: () => readonly UnitView[];
 }
 
 /** What a command will have done, as far as a client can tell before it is answered. */
@@ -20,6 +30,10 @@ export interface Foretold {
   readonly records: readonly RecordView[];
   /** Ids of supplies and records that will be gone. */
   readonly gone: readonly string[];
+  /** The whole wall, where it will be another. */
+  readonly units: readonly UnitView[] | null;
+  /** What will have to give way. */
+  readonly lifted: LiftedView;
 }
 
 /** A command on its way: what it is called, when the person did it, and the ids it gives to what it makes. */
@@ -39,12 +53,14 @@ export const foretold = (
   { id }: Naming,
   kind: ChangeView['kind'],
   name: string,
-  what: Partial<Omit<Foretold, 'change'>>,
+  { count = 1, ...what }: Partial<Omit<Foretold, 'change'>> & { readonly count?: number },
 ): Foretold => ({
-  change: { id, kind, name, count: 1 },
+  change: { id, kind, name, count },
   supplies: [],
   records: [],
   gone: [],
+  units: null,
+  lifted: [],
   ...what,
 });
 
@@ -67,6 +83,19 @@ export function afterEvent(supply: SupplyView, event: StashEvent, made: readonly
     return { ...lot, ...tallies.get(lot.id), version, spot: spot === undefined ? lot.spot : spot };
   });
   return viewOf(writtenOf(supply), { uses, used, lastUsedAt }, now);
+}
+
+/** A supply without a place for these of its lots; all of them when left out. */
+export function afterLift(
+  { id, at }: Pick<Naming, 'id' | 'at'>,
+  supply: SupplyView,
+  lots: readonly Pick<Holding, 'id' | 'spot'>[] = supply.holdings,
+): SupplyView {
+  const shifts = lots.flatMap(({ id: holdingId, spot }) =>
+    spot ? [{ holdingId, from: spot, to: null }] : [],
+  );
+  if (shifts.length === 0) return supply;
+  return afterEvent(supply, { act: 'move', id, supplyId: supply.id, at, postings: [], shifts });
 }
 
 /** A lot that is made on the way. */

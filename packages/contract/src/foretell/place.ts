@@ -8,7 +8,6 @@ import {
   sameSpot,
   splitPostings,
   type Holding,
-  type RoomNow,
   type PlaceSpot,
   type StashEvent,
 } from '@red-shelf/core';
@@ -16,21 +15,15 @@ import type { z } from 'zod';
 import type { Place, placedHolding, sizedHolding, SupplyView } from '../supply';
 import { lotsOfView, viewOf, writtenOf } from '../view';
 import { afterEvent, foretold, newLot, type Foretold, type Known, type Naming } from './known';
+import { livingIn, liftUnfit, roomKnown } from './lift';
 
 /** The supply that has a lot, and the lot. */
 function lotIn(known: Known, lotId: string): { supply: SupplyView; lot: Holding } | null {
   for (const supply of known.supplies()) {
-    const lot = lotsOfView(supply).find(({ id }) => id === lotId);
-    if (lot) return { supply, lot };
+    const lot = supply.holdings.find(({ id }) => id === lotId);
+    if (lot) return { supply, lot: { ...lot, supplyId: supply.id } };
   }
   return null;
-}
-
-/** Everything that lives in a unit, as far as a client knows. */
-function livingIn(known: Known, unitId: string): ReturnType<RoomNow['livingIn']> {
-  return [...known.supplies()].flatMap((supply) =>
-    lotsOfView(supply).flatMap((lot) => (lot.spot?.unitId === unitId ? [{ supply, lot }] : [])),
-  );
 }
 
 const isAt = (spot: PlaceSpot | null, place: Place | null): boolean =>
@@ -89,7 +82,7 @@ function spotFor(
   if (!unit && place.unitId !== HAND_ID) return null;
   const living = livingIn(known, place.unitId);
   if (unit && !isAt(thing.lot.spot, place)) {
-    const answer = mayLive(thing, { unit, cell: place.cell }, { livingIn: () => living });
+    const answer = mayLive(thing, { unit, cell: place.cell }, roomKnown(living));
     if (isRefusal(answer)) return null;
   }
   const ranks = living.flatMap(({ lot }) => (lot.spot?.cell === null ? [lot.spot.rank] : []));
@@ -106,11 +99,9 @@ export function foretellSize(
   const found = lotIn(known, lotId);
   if (!found || (found.lot.as !== 'base' && found.lot.as !== 'scrap')) return null;
   const { supply } = found;
-  // A placed lot may have to give way: that is not told beforehand.
-  if (found.lot.spot) return null;
   const lots = lotsOfView(supply).map((lot) =>
     lot.id === lotId ? { ...lot, sizeUm, version: lot.version + 1 } : lot,
   );
-  const next = viewOf(writtenOf(supply), supply.stock, lots);
-  return foretold(naming, 'lot', supply.name, { supplies: [next] });
+  const next = liftUnfit(known, naming, viewOf(writtenOf(supply), supply.stock, lots));
+  return foretold(naming, 'lot', supply.name, { supplies: [next.supply], lifted: next.lifted });
 }

@@ -14,7 +14,8 @@ import type { verdictBody } from '../batch';
 import type { RecordView } from '../records';
 import type { EditedSupply, NewSupply, SupplyView } from '../supply';
 import { lotsOfView, viewOf, writtenOf, type WrittenSupply } from '../view';
-import { afterEvent, foretold, newLot, type Foretold, type Known, type Naming } from './known';
+import { afterEvent, afterLift, foretold, newLot, type Foretold, type Known, type Naming } from './known';
+import { liftUnfit } from './lift';
 import { planned, posted } from './stock';
 
 /** The true swatch decides the colour; facts that say nothing are not kept. */
@@ -28,27 +29,49 @@ export const coloured = <T extends Pick<WrittenSupply, 'hex' | 'facts'>>(fields:
 const NO_NUMBER = 0;
 const NEVER_USED = { uses: 0, used: 0, lastUsedAt: null } as const;
 
-/** A new supply with what was counted of it. */
-export function foretellAdd(naming: Naming, { count, parts, ...fields }: NewSupply): Foretold | null {
-  const id = naming.nextId();
+/** New supplies with what was counted of each; the server makes first the supplies, then their lots, then their parts. */
+export function added(naming: Naming, given: readonly NewSupply[]): SupplyView[] | null {
   const { at } = naming;
-  const written = { ...coloured(fields), id, version: 1, number: NO_NUMBER, createdAt: at, updatedAt: at };
-  const main = newLot({ id: naming.nextId(), as: 'whole', sizeUm: null }, id);
-  let supply: SupplyView | null = viewOf(written, NEVER_USED, [main]);
+  const ids = given.map(() => naming.nextId());
+  const mains = ids.map((id) => newLot({ id: naming.nextId(), as: 'whole', sizeUm: null }, id));
+  const views: SupplyView[] = [];
+  for (const [i, { count, parts, ...fields }] of given.entries()) {
+    const [id = '', main] = [ids[i], mains[i]];
+    const written = { ...coloured(fields), id, version: 1, number: NO_NUMBER, createdAt: at, updatedAt: at };
+    const view = counted(naming, viewOf(written, NEVER_USED, main ? [main] : []), { count, parts });
+    if (!view) return null;
+    views.push(view);
+  }
+  return views;
+}
+
+/** A new supply once it was counted. */
+function counted(
+  naming: Naming,
+  supply: SupplyView,
+  { count, parts }: Pick<NewSupply, 'count' | 'parts'>,
+): SupplyView | null {
   const counts = [
     { act: 'count', ...count } as const,
     ...PARTS.flatMap((of) => (parts?.[of] ? [{ act: 'count', of, items: 0, left: parts[of] } as const] : [])),
   ];
+  let view = supply;
   for (const request of counts) {
-    const plan = supply && planned(supply, request, naming);
-    if (!supply || !plan) return null;
-    const made = plan.made.map((lot) => newLot(lot, id));
-    supply = afterEvent(supply, posted(naming, supply, plan), made);
+    const plan = planned(view, request, naming);
+    if (!plan) return null;
+    const made = plan.made.map((lot) => newLot(lot, supply.id));
+    view = afterEvent(view, posted(naming, view, plan), made);
   }
-  return foretold(naming, 'add', fields.name, { supplies: [supply] });
+  return view;
 }
 
-/** A supply as it was edited. Where it will have to give way is not told beforehand. */
+/** A new supply. */
+export function foretellAdd(naming: Naming, given: NewSupply): Foretold | null {
+  const supplies = added(naming, [given]);
+  return supplies && foretold(naming, 'add', given.name, { supplies });
+}
+
+/** A supply as it was edited, lifted where it no longer fits. */
 export function foretellEdit(
   known: Known,
   naming: Naming,
@@ -61,8 +84,8 @@ export function foretellEdit(
   const [was, is] = [formFor(supply), formFor(fields)];
   if (was.counting !== is.counting || was.usesPerFill !== is.usesPerFill) return null;
   const written = { ...writtenOf(supply), ...coloured(fields), version: version + 1, updatedAt: naming.at };
-  const next = viewOf(written, supply.stock, lotsOfView(supply));
-  return foretold(naming, 'edit', fields.name, { supplies: [next] });
+  const next = liftUnfit(known, naming, viewOf(written, supply.stock, lotsOfView(supply)));
+  return foretold(naming, 'edit', fields.name, { supplies: [next.supply], lifted: next.lifted });
 }
 
 export function foretellRemove(known: Known, naming: Naming, id: string, version: number): Foretold | null {
@@ -85,13 +108,8 @@ export function foretellVerdict(
   const written = { ...writtenOf(supply), facts, version: version + 1, updatedAt: naming.at };
   let next = viewOf(written, supply.stock, lotsOfView(supply));
   if (verdict === 'let go') {
-    const shifts = lotsOfView(next).flatMap(({ id: holdingId, spot }) =>
-      spot ? [{ holdingId, from: spot, to: null }] : [],
-    );
-    const { id: eventId, at } = naming;
-    const move = { act: 'move', id: eventId, supplyId: id, at, postings: [], shifts } as const;
     const act = farewell(lotsOfView(supply), formOf(supply.kind, supply.form));
-    next = afterEvent(next, move);
+    next = afterLift(naming, next);
     if (act) next = afterEvent(next, posted(naming, next, act));
   }
   const records = session ? noted(session, supply, verdict, naming.at) : [];

@@ -85,6 +85,12 @@ export function suits(
   });
 }
 
+/** Lots of a unit that it would not take, as it is or as it is about to be. */
+export const unfitIn = <T extends Lodger & { readonly lot: { readonly spot: Spot | null } }>(
+  unit: Unit,
+  things: readonly T[],
+): T[] => things.filter((thing) => suits(thing, { unit, cell: thing.lot.spot?.cell ?? null }) !== null);
+
 /** Loose things lie as they fall; elsewhere they stand as their form wants. */
 const waysOf = (supply: Bodied, one: Size, loose: boolean): readonly Size[] =>
   waysRound(one, loose ? 'any' : formOf(supply.kind, supply.form).orientation?.wants);

@@ -6,6 +6,7 @@ import { evenGrid, FILLINGS, type GridModel } from './models/grid';
 import { holdsOf, modelSchema, type Model } from './models/models';
 import { findTemplate, UNIT_TEMPLATES } from './templates';
 import { testUnit } from './test/testUnit';
+import { freeLabel, mayStandIn, movedBehind, unitLettered } from './tree';
 import { addressIn, endOf, isOnWall, pathTo, placesIn, roomIn } from './unit';
 
 const CELL = { widthUm: 10_000, heightUm: 10_000, depthUm: 10_000 };
@@ -121,4 +122,33 @@ test.each(UNIT_TEMPLATES)('a $name takes some form of every kind it is made for'
     for (const { id } of made) expect(fit(id)).toBeNull();
     expect(formsOfKind(kind).some(({ id }) => fit(id) === null)).toBe(true);
   }
+});
+
+test('a unit gets the first free letter, stands in what is there and not in itself, and moves behind any other', () => {
+  const units = ['A', 'B', 'D'].map((label) => testUnit({ id: label, label, parentId: 'room' }));
+  expect([freeLabel(units), freeLabel(units, 'A'), freeLabel([])]).toEqual(['C', 'A', 'A']);
+  const many = [...Array(702).keys()].map((n) => testUnit({ id: String(n), label: `${n}` }));
+  const lettered = many.reduce(
+    (done, unit) => [...done, { ...unit, label: freeLabel(done) ?? '' }],
+    [units[0]!],
+  );
+  expect(lettered.map(({ label }) => label)).toEqual(expect.arrayContaining(['Z', 'AA', 'ZY']));
+  expect(freeLabel(lettered)).toBeNull();
+  expect([unitLettered(units, 'B')?.id, unitLettered(units, 'B', 'B')]).toEqual(['B', undefined]);
+  const nested = [
+    ...units,
+    testUnit({ id: 'E', label: 'E', parentId: 'B' }),
+    testUnit({ id: 'room', sort: 'room' }),
+  ];
+  expect(mayStandIn('B', 'E', nested)).toBe('in_itself');
+  expect(mayStandIn('A', 'E', nested)).toBeNull();
+  expect([mayStandIn('A', 'hand', nested), mayStandIn('A', 'Q', nested)]).toEqual([
+    'no_such_unit',
+    'no_such_unit',
+  ]);
+  const order = (after: string | null): string | undefined =>
+    movedBehind(units, units[1]!, after)
+      ?.map(({ id }) => id)
+      .join('');
+  expect([order(null), order('D'), order('A'), order('Q')]).toEqual(['BAD', 'ADB', 'ABD', undefined]);
 });

@@ -1,0 +1,63 @@
+import { unfitIn, type Holding, type RoomNow } from '@red-shelf/core';
+import type { SupplyView } from '../supply';
+import { lotsOfView } from '../view';
+import type { LiftedView, UnitView } from '../wall';
+import { afterLift, type Known, type Naming } from './known';
+
+/** A lot, and the supply it is of. */
+export interface LotOf {
+  readonly supply: SupplyView;
+  readonly lot: Holding;
+}
+
+/** Everything that lives in a unit, as far as a client knows. */
+export function livingIn(known: Known, unitId: string): LotOf[] {
+  const living: LotOf[] = [];
+  for (const supply of known.supplies())
+    for (const lot of supply.holdings)
+      if (lot.spot?.unitId === unitId) living.push({ supply, lot: { ...lot, supplyId: supply.id } });
+  return living;
+}
+
+/** The same, to ask `mayLive` with. */
+export const roomKnown = (living: readonly LotOf[]): RoomNow => ({ livingIn: () => living });
+
+/** Supplies of whose lots some have to give way, and the names of those. */
+export interface Lifting {
+  readonly supplies: readonly SupplyView[];
+  readonly lifted: LiftedView;
+}
+
+/** Takes lots out of their places. */
+export function lifting(naming: Naming, things: readonly LotOf[]): Lifting {
+  const bySupply = new Map<SupplyView, Holding[]>();
+  for (const { supply, lot } of things) bySupply.set(supply, [...(bySupply.get(supply) ?? []), lot]);
+  return {
+    supplies: [...bySupply].map(([supply, lots]) => afterLift(naming, supply, lots)),
+    lifted: things.map(({ supply: { id, name } }) => ({ supplyId: id, name })),
+  };
+}
+
+/** A supply that was changed, with those of its lots lifted that no longer fit where they are. */
+export function liftUnfit(
+  known: Known,
+  naming: Naming,
+  supply: SupplyView,
+): { supply: SupplyView; lifted: LiftedView } {
+  const placed = lotsOfView(supply).flatMap((lot) => (lot.spot ? [{ supply, lot }] : []));
+  const units = new Set(placed.map(({ lot }) => lot.spot?.unitId));
+  const unfit = known
+    .units()
+    .filter(({ id }) => units.has(id))
+    .flatMap((unit) =>
+      unfitIn(
+        unit,
+        placed.filter(({ lot }) => lot.spot?.unitId === unit.id),
+      ),
+    );
+  const { supplies, lifted } = lifting(naming, unfit);
+  return { supply: supplies[0] ?? supply, lifted };
+}
+
+/** What a unit that was changed no longer takes. */
+export const unfitNow = (known: Known, unit: UnitView): LotOf[] => unfitIn(unit, livingIn(known, unit.id));
