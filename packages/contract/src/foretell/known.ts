@@ -1,12 +1,4 @@
-import {
-  foldEvents,
-  countRuleOf,
-  formFor,
-  sameSpot,
-  type Holding,
-  type PlaceSpot,
-  type StashEvent,
-} from '@red-shelf/core';
+import { foldEvents, countRuleOf, formFor, type Holding, type StashEvent } from '@red-shelf/core';
 import type { ChangeView } from '../change';
 import type { RecordView } from '../records';
 import type { SupplyView } from '../supply';
