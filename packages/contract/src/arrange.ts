@@ -55,6 +55,7 @@ export const leftOverReason = z.discriminatedUnion('code', [
       'wrong_kind',
       'no_room',
       'off_wall',
+      'let_go',
       'no_such_spot',
       'kept_for_others',
       'belongs_elsewhere',

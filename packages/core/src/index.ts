@@ -50,7 +50,15 @@ export {
 export { fillFromMass, type Fill } from './measure/fill';
 export type { AttributeDefinition, Attributes, AttributeValue } from './kinds/attributes';
 export { SHEET_SIZE_UM } from './kinds/cardstock';
-export { GRADES, STATUSES, UNUSED_WHY, type Grade, type Status, type UnusedWhy } from './stash/standing';
+export {
+  GRADES,
+  inStash,
+  STATUSES,
+  UNUSED_WHY,
+  type Grade,
+  type Status,
+  type UnusedWhy,
+} from './stash/standing';
 export { factsSchema } from './stash/factsSchema';
 export { effectiveHex, reservedOf, sparse, statusOf, type Facts } from './stash/facts';
 export { bodyOf, type Bodied, type Body } from './stash/body';

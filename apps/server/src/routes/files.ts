@@ -1,4 +1,4 @@
-import { readRange, writeCsv } from '@red-shelf/core';
+import { inStash, readRange, writeCsv } from '@red-shelf/core';
 import {
   fileRoutes,
   MOST_DOCUMENT_BYTES,
@@ -56,7 +56,8 @@ export function fileApi(context: Context, uploads: Uploads): Router {
     response.set('Cache-Control', 'private, max-age=31536000, immutable').type('image/jpeg').sendFile(file);
   });
   router.get(fileRoutes.exportCsv.path, async (_request, response) => {
-    const rows = await allSupplies(context.store.read);
+    // The stash as it is; what was let go stays in the document.
+    const rows = (await allSupplies(context.store.read)).filter(({ supply }) => inStash(supply));
     const list = rows.map((row) => {
       const { items, left } = supplyToView(row).stock;
       return { ...row.supply, items, left };

@@ -2,6 +2,7 @@ import {
   bodyOf,
   DEFAULT_SCHEME,
   holdsOf,
+  inStash,
   keyed,
   mainLot,
   makeRecipesOrder,
@@ -78,7 +79,8 @@ async function plan(db: Readable, request: ArrangeRequest): Promise<Planned> {
   if (units.length < wanted.size) throw notFound('rack');
   refuseNoCells(units);
   const racks = new Set(standing.flatMap(({ id, sort }) => (sort === 'unit' ? [id] : [])));
-  const supplies = (await allSupplies(db)).map(supplyToView);
+  const all = (await allSupplies(db)).map(supplyToView);
+  const supplies = all.filter(inStash);
   const kinds = new Set<string>(request.kinds);
   const moves = (supply: SupplyView, { as, spot, ...lot }: HoldingView): boolean => {
     if (!kinds.has(supply.kind) || as !== 'whole') return false;
@@ -87,9 +89,9 @@ async function plan(db: Readable, request: ArrangeRequest): Promise<Planned> {
   };
   const moving: Item[] = [];
   const staying = new Map<string, Item[]>(units.map(({ id }) => [id, []]));
-  for (const supply of supplies)
+  for (const supply of all)
     for (const lot of supply.holdings)
-      if (moves(supply, lot)) moving.push(toItem(supply, lot));
+      if (inStash(supply) && moves(supply, lot)) moving.push(toItem(supply, lot));
       else if (lot.spot) staying.get(lot.spot.unitId)?.push(toItem(supply, lot));
   const ordering = { ...(request.scheme ?? DEFAULT_SCHEME), recipes: request.recipes ?? {} };
   // Only what stays counts as being there.

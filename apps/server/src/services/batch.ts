@@ -1,4 +1,4 @@
-import { findForm } from '@red-shelf/core';
+import { findForm, inStash } from '@red-shelf/core';
 import {
   afterBatch,
   nameOfMany,
@@ -9,10 +9,11 @@ import {
 } from '@red-shelf/contract';
 import { lotsOf } from '../db/holdingRepository';
 import type { Tx } from '../db/tx';
-import { supplyRecords, type SupplyRecord } from '../db/supplyRepository';
+import { supplyRecords, type SupplyRecord, type SupplyWithState } from '../db/supplyRepository';
 import { notFound, Refusal } from './refusal';
 import type { Context } from './context';
-import { madeId } from './ports';
+import { madeId, type Ports } from './ports';
+import { letGo } from './verdict';
 import { Recorder } from './recorder';
 import { addCounted, newRecord } from './supplies';
 import { newRow } from './records';
@@ -50,6 +51,27 @@ function after(before: SupplyRecord, set: BatchSet): SupplyRecord {
   });
 }
 
+async function setAll(
+  tx: Tx,
+  recorder: Recorder,
+  ports: Ports,
+  records: readonly SupplyRecord[],
+  set: BatchSet,
+): Promise<void> {
+  const lots = await lotsOf(
+    tx,
+    records.map(({ id }) => id),
+  );
+  const going: Pick<SupplyWithState, 'supply' | 'lots'>[] = [];
+  for (const record of records) {
+    const next = after(record, set);
+    await recorder.writeSupply(record, { ...next, version: record.version + 1, updatedAt: ports.now() });
+    if (inStash(record) && !inStash(next)) going.push({ supply: record, lots: lots.get(record.id) ?? [] });
+  }
+  await letGo(recorder, going);
+  if (set.lift) await recorder.move([...lots.values()].flat().map(({ id }) => ({ lotId: id, to: null })));
+}
+
 /** Changes or removes many supplies in one undoable change, all or none. */
 export async function batchEdit(
   { store, ports }: Context,
@@ -59,22 +81,7 @@ export async function batchEdit(
     const records = await asSeen(tx, given.supplies);
     const recorder = new Recorder(tx, ports);
     if (given.remove) await recorder.removeSupplies(records);
-    else
-      for (const record of records) {
-        const changed = after(record, given.set ?? {});
-        await recorder.writeSupply(record, {
-          ...changed,
-          version: record.version + 1,
-          updatedAt: ports.now(),
-        });
-      }
-    if (given.set?.lift && !given.remove) {
-      const lots = await lotsOf(
-        tx,
-        records.map(({ id }) => id),
-      );
-      await recorder.move([...lots.values()].flat().map(({ id }) => ({ lotId: id, to: null })));
-    }
+    else await setAll(tx, recorder, ports, records, given.set ?? {});
     return recorder.finish(given.remove ? 'remove' : 'batch', records[0]?.name ?? '', records.length);
   });
 }

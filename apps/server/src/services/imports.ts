@@ -1,5 +1,6 @@
 import {
   guessMapping,
+  inStash,
   planImport,
   readCsv,
   type CsvRefusal,
@@ -79,7 +80,8 @@ export async function planUpload(
   { table }: Upload,
   choices: ImportChoices,
 ): Promise<{ verdicts: RowVerdict[]; token: string }> {
-  const known = (await allSupplies(db)).map((found): KnownSupply => {
+  const here = (await allSupplies(db)).filter(({ supply }) => inStash(supply));
+  const known = here.map((found): KnownSupply => {
     const { items, left } = supplyToView(found).stock;
     return { ...found.supply, items, left };
   });

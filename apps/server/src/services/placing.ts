@@ -56,6 +56,12 @@ function refusePlace(no: NoPlace, { supply }: LotOf, unitName: string): Refusal 
         no.code,
         `${unitName} is not made for this kind of thing. Change what it is made for, or choose another place.`,
       );
+    case 'let_go':
+      return new Refusal(
+        422,
+        no.code,
+        `“${supply.name}” was let go. Give it another standing first, if it is back.`,
+      );
     case 'no_such_spot':
       return notFound('slot');
   }

@@ -1,6 +1,7 @@
 import {
   formFor,
   formOf,
+  inStash,
   PARTS,
   planPosting,
   countRuleOf,
@@ -26,6 +27,7 @@ import { liftUnfit } from './placing';
 import { madeId, type Ports } from './ports';
 import { Recorder } from './recorder';
 import { refusePosting } from './stockWords';
+import { letGo } from './verdict';
 import { supplyToView } from './views';
 
 export interface ChangedSupply {
@@ -129,6 +131,7 @@ export async function editSupply(
     const recorder = new Recorder(tx, ports);
     const after = { ...before, ...coloured(fields), version: version + 1, updatedAt: ports.now() };
     await recorder.writeSupply(before, after);
+    if (inStash(before) && !inStash(after)) await letGo(recorder, [found]);
     const lifted = await liftUnfit(tx, recorder, [after]);
     const change = await recorder.finish('edit', fields.name, 1);
     return { supply: supplyToView(await mustFind(tx, id)), change, lifted };

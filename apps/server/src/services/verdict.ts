@@ -1,10 +1,34 @@
-import { factsAfter, farewell, formOf, mainLot, spaceOf, sparse, type Verdict } from '@red-shelf/core';
+import {
+  factsAfter,
+  farewell,
+  formOf,
+  inStash,
+  mainLot,
+  spaceOf,
+  sparse,
+  type Verdict,
+} from '@red-shelf/core';
 import type { ChangeView, SupplyView } from '@red-shelf/contract';
+import type { SupplyWithState } from '../db/supplyRepository';
 import { refuseStale, type Context } from './context';
 import { Recorder } from './recorder';
 import { noteInSession } from './records';
 import { mustFind } from './find';
 import { supplyToView } from './views';
+
+/** What was there of supplies that leave the stash goes: no lot has a place, and history says how much that was. */
+export async function letGo(
+  recorder: Recorder,
+  going: readonly Pick<SupplyWithState, 'supply' | 'lots'>[],
+): Promise<void> {
+  await recorder.move(going.flatMap(({ lots }) => lots.map(({ id }) => ({ lotId: id, to: null }))));
+  await recorder.post(
+    going.flatMap(({ supply: { id, kind, form }, lots }) => {
+      const act = farewell(lots, formOf(kind, form));
+      return act ? [{ supplyId: id, act }] : [];
+    }),
+  );
+}
 
 /** Writes a verdict of sorting out: what it means for the supply, its stock, its slot and the session, in one change. */
 export async function decideSupply(
@@ -24,11 +48,7 @@ export async function decideSupply(
       version: before.version + 1,
       updatedAt: ports.now(),
     });
-    if (given.verdict === 'let go') {
-      await recorder.move(found.lots.map((lot) => ({ lotId: lot.id, to: null })));
-      const act = farewell(found.lots, formOf(before.kind, before.form));
-      if (act) await recorder.post([{ supplyId: id, act }]);
-    }
+    if (inStash(before) && !inStash({ facts })) await letGo(recorder, [found]);
     if (given.sessionId) {
       const space = spaceOf(supplyToView(found));
       await noteInSession(tx, recorder, ports, given.sessionId, {

@@ -11,6 +11,7 @@ import {
   type SupplyView,
   type UnitView,
 } from '@red-shelf/contract';
+import { STATUSES } from '@red-shelf/core';
 import fc from 'fast-check';
 import { listedIn, INK, rackOf, type World } from './world';
 
@@ -202,7 +203,15 @@ export class Walk {
           supplies: supplies.slice(0, 1 + (pick % 4)).map(seen),
           ...(pick % 5 === 0
             ? { remove: true }
-            : { set: { addTags: [`t${pick % 7}`], lift: pick % 3 === 0 } }),
+            : {
+                set: {
+                  addTags: [`t${pick % 7}`],
+                  lift: pick % 3 === 0,
+                  ...(pick % 4 === 1
+                    ? { status: STATUSES[pick % STATUSES.length], decideOn: '2027-01-01' }
+                    : {}),
+                },
+              }),
         });
       default:
         break;
@@ -246,7 +255,11 @@ export class Walk {
     const ledger = (body: object) => post(`/api/supplies/${supply.id}/ledger`, body);
     switch (act) {
       case 'edit':
-        return put(`/api/supplies/${supply.id}`, { ...supply, name: `Edited ${pick}` });
+        return put(`/api/supplies/${supply.id}`, {
+          ...supply,
+          name: `Edited ${pick}`,
+          facts: { ...supply.facts, status: STATUSES[pick % 9] },
+        });
       case 'grow': {
         const size = { widthUm: 60_000 + (pick % 4) * 20_000, heightUm: 20_000, depthUm: 66_000 };
         return put(`/api/supplies/${supply.id}`, {

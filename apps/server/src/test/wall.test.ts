@@ -115,3 +115,31 @@ test('a thing that was measured is judged by its own size, not its form’s', as
   const { body } = await put(wide.id, 5, 422);
   expect(body).toMatchObject({ code: 'too_wide', title: expect.stringMatching(/120 mm/) });
 });
+
+test('what was let go, by a verdict, an edit or a batch, leaves its slot and is brought in and arranged no more', async () => {
+  const things = [await world.add(), await world.add({ name: 'Moss' }), await world.add({ name: 'Ivy' })];
+  for (const [cell, { id }] of things.entries()) await put(id, cell);
+  const [fern, moss, ivy] = listedIn(await world.http.get('/api/supplies'));
+  if (!fern || !moss || !ivy) throw new Error('not there');
+  const { version } = fern;
+  await world.http.post(`/api/supplies/${fern.id}/verdict`).send({ version, verdict: 'let go' }).expect(200);
+  const gone = { ...moss, facts: { ...moss.facts, status: 'gone' } };
+  const edited = (await world.http.put(`/api/supplies/${moss.id}`).send(gone).expect(200)).body as {
+    change: { id: string };
+  };
+  const seen = [{ id: ivy.id, version: ivy.version }];
+  await world.http
+    .post('/api/supplies/batch')
+    .send({ supplies: seen, set: { status: 'gone' } })
+    .expect(200);
+  for (const supply of listedIn(await world.http.get('/api/supplies')))
+    expect(supply).toMatchObject({ stock: { items: 0, state: 'out' }, holdings: [{ spot: null }] });
+  const request = { kinds: ['ink'], unitIds: [rack.id] };
+  const preview = await world.http.post('/api/arrange/preview').send(request).expect(200);
+  expect(preview.body).toMatchObject({ moves: 0 });
+  expect((await put(fern.id, 0, 422)).body.title).toMatch(/was let go/);
+  expect((await world.http.get('/api/export.csv')).text.trim().split('\n')).toHaveLength(1);
+  // Taken back, it is there again, in its slot.
+  await world.http.post(`/api/changes/${edited.change.id}/undo`).send({}).expect(200);
+  expect((await places()).Moss).toBe(1);
+});

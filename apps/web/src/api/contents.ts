@@ -58,7 +58,7 @@ export function readContents(stash: Stash): ReadonlyMap<string, Contents> {
       isLoose(unit) ? [] : Array<Living | null>(placesIn(unit)).fill(null),
     ]),
   );
-  for (const supply of stash.supplies)
+  for (const supply of stash.all)
     for (const lot of supply.holdings) {
       const { spot } = lot;
       const row = spot && cells.get(spot.unitId);

@@ -1,4 +1,4 @@
-import { FAMILY_GROUPS } from '@red-shelf/core';
+import { FAMILY_GROUPS, inStash } from '@red-shelf/core';
 import {
   orderName,
   PREFERENCES_ID,
@@ -12,7 +12,7 @@ import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-quer
 import { useDeferredValue, useMemo, useSyncExternalStore } from 'react';
 import { ApiError, glance, routes } from './client';
 import type { ById } from './indexed';
-import { fetchBeside, fetchSupplies, fetchSupply, keys, orderOf } from './list';
+import { fetchBeside, fetchSupplies, fetchSupply, keys, orderOf, sameOrder } from './list';
 import { outboxOf, recordsOver, shownOver } from './outgoing';
 import type { Shown } from './overlay';
 
@@ -134,15 +134,29 @@ export function usePreferences(): { preferences: Preferences; version: number } 
 
 /** Everything the screens draw from, once both lists are there. */
 export interface Stash {
+  /** What is in the stash. */
   readonly supplies: readonly SupplyView[];
+  /** With what was let go. */
+  readonly all: readonly SupplyView[];
   readonly wall: WallView;
   readonly byId: ById<SupplyView>;
+}
+
+/** A list without what was let go, standing as it stood. */
+function standingIn(all: readonly SupplyView[]): readonly SupplyView[] {
+  if (all.every(inStash)) return all;
+  const here = all.filter(inStash);
+  sameOrder(here, all);
+  return here;
 }
 
 export function useStash(): { stash: Stash | undefined; error: Error | null } {
   const { shown, wall, error } = useShown();
   const stash = useMemo(
-    () => (shown && wall ? { supplies: shown.supplies, byId: shown.byId, wall } : undefined),
+    () =>
+      shown && wall
+        ? { supplies: standingIn(shown.supplies), all: shown.supplies, byId: shown.byId, wall }
+        : undefined,
     [shown, wall],
   );
   return { stash, error };

@@ -24,6 +24,8 @@ export function sayLeftOver(reason: LeftOverView | Refusal): string {
       return 'something else lives there';
     case 'off_wall':
       return 'the rack is put away';
+    case 'let_go':
+      return 'it was let go';
     case 'no_such_spot':
       return 'there is no such slot';
     case 'wrong_kind':

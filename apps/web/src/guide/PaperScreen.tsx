@@ -29,9 +29,8 @@ export function PaperScreen() {
   const papers = useMemo(
     () =>
       (stash?.supplies ?? []).filter(
-        ({ kind, hex, stock, facts }) =>
+        ({ kind, hex, stock }) =>
           kind === 'cardstock' &&
-          facts.status !== 'gone' &&
           (stock.left > 0 || Object.keys(stock.parts).length > 0) &&
           (white === WHITES[0] || isWhite(hex)),
       ),

@@ -19,7 +19,7 @@ export function madeFor(job: string, supplies: readonly SupplyView[]): SupplyVie
     .filter((word) => word.length >= SHORTEST);
   if (words.length === 0) return [];
   return supplies.filter(({ form, name, note, facts, stock }) => {
-    if (form !== 'made' || stock.left === 0 || facts.status === 'gone') return false;
+    if (form !== 'made' || stock.left === 0) return false;
     const theme = facts.attributes?.theme;
     const known = fold([name, note, typeof theme === 'string' ? theme : '', ...(facts.tags ?? [])].join(' '));
     return words.some((word) => known.includes(word));

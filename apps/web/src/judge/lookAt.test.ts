@@ -1,3 +1,4 @@
+import { inStash } from '@red-shelf/core';
 import type { Stash } from '../api/queries';
 import { DEFAULT_PREFERENCES } from '../api/queries';
 import { madeFor } from './MadeAlready';
@@ -11,7 +12,8 @@ jest.mock('expo-router', () => ({ router: {} }));
 
 const NOW = Date.parse('2026-06-01T00:00:00Z');
 const stashOf = (supplies: ReturnType<typeof supply>[], units = [unit()]): Stash => ({
-  supplies,
+  supplies: supplies.filter(inStash),
+  all: supplies,
   wall: { roomName: 'Room', units },
   byId: new Map(supplies.map((each) => [each.id, each])),
 });

@@ -91,8 +91,7 @@ const lodgerOf = (supply: SupplyView): Lodger => ({ supply, lot: mainOf(supply) 
 
 /** Reads the whole stash for what is worth a look. `now` is ms since 1970. */
 export function lookAt(stash: Stash, preferences: Preferences, now: number, whereIs: Where): Looks {
-  const { supplies, wall } = stash;
-  const here = supplies.filter(({ facts }) => facts.status !== 'gone');
+  const { supplies: here, wall } = stash;
   const onWall = wall.units.filter(isOnWall);
   const deep = new Set(wall.units.filter(({ facts }) => facts.reach === 'far').map(({ id }) => id));
   const due = dueOnes(here, format(now, 'yyyy-MM-dd'));

@@ -49,10 +49,7 @@ export function OwnScreen() {
   const asked = useDeferredValue(question);
   const kind = KINDS.find((each) => each === ofKind) ?? null;
   const pile = useMemo(
-    () =>
-      (stash?.supplies ?? []).filter(
-        (supply) => supply.facts.status !== 'gone' && (kind === null || supply.kind === kind),
-      ),
+    () => (stash?.supplies ?? []).filter((supply) => kind === null || supply.kind === kind),
     [stash, kind],
   );
   const typed = parseColour(asked.trim().startsWith('#') ? asked : '');

@@ -15,7 +15,7 @@ import { Txt } from '../ui/Txt';
 export function TagsScreen() {
   const { stash, error } = useStash();
   const join = useChange(({ from, into }: { from: string; into: string }) => {
-    const bearers = (stash?.supplies ?? []).filter(({ facts }) => facts.tags?.includes(from));
+    const bearers = (stash?.all ?? []).filter(({ facts }) => facts.tags?.includes(from));
     return order(routes.batchEdit, {
       body: {
         supplies: bearers.map(({ id, version }) => ({ id, version })),

@@ -53,8 +53,13 @@ export function StashScreen({ one: One }: { readonly one: ComponentType<OneProps
   const [picked, setPicked] = useState<ReadonlySet<string> | null>(null);
   const field = useRef<TextInput>(null);
   const ordered = useMemo(
-    () => stash && { ...stash, supplies: inRainbow(stash.supplies, preferences) },
-    [stash, preferences],
+    // What was let go is history, and is there only where it is asked for.
+    () =>
+      stash && {
+        ...stash,
+        supplies: inRainbow(filters.status === 'gone' ? stash.all : stash.supplies, preferences),
+      },
+    [stash, preferences, filters.status],
   );
   const where = useWhere(stash);
   const found = useFound(ordered, query);
@@ -93,11 +98,7 @@ export function StashScreen({ one: One }: { readonly one: ComponentType<OneProps
   const on = filterCount(filters);
   const press = picked ? pick : open;
   const isOn = (id: string): boolean => (picked ? picked.has(id) : id === chosen);
-  // What was let go is history, and counts only where it is asked for.
-  const total =
-    filters.status === 'gone'
-      ? stash.supplies.length
-      : stash.supplies.filter(({ facts }) => facts.status !== 'gone').length;
+  const total = ordered?.supplies.length ?? 0;
   return (
     <View style={styles.split}>
       <View style={styles.list}>

@@ -69,14 +69,13 @@ const TESTS: Readonly<Record<Ask, (supply: SupplyView, where: Where) => boolean>
   collection: ({ facts }) => facts.collection === true,
 };
 
-/** Whether a supply passes every filter. Things that are gone show only when asked for. */
+/** Whether a supply passes every filter. */
 export function passes(
   supply: SupplyView,
   { kind, family, status, tag, asks }: Filters,
   where: Where,
 ): boolean {
-  const standing = statusOf(supply.facts);
-  if (status ? standing !== status : standing === 'gone') return false;
+  if (status && statusOf(supply.facts) !== status) return false;
   if (kind && supply.kind !== kind) return false;
   if (family && supply.group !== family) return false;
   if (tag && !supply.facts.tags?.includes(tag)) return false;

@@ -24,10 +24,7 @@ export function SameColour({ supply }: { readonly supply: SupplyView }) {
     const alike = ({ kind, hex }: SupplyView): boolean =>
       kind === supply.kind && colourDifference(hex, supply.hex) <= NOT_TOLD_APART;
     return (stash?.supplies ?? []).filter(
-      (each) =>
-        each.form !== supply.form &&
-        each.facts.status !== 'gone' &&
-        (fold(each.name) === name || alike(each)),
+      (each) => each.form !== supply.form && (fold(each.name) === name || alike(each)),
     );
   }, [stash, supply]);
   if (!stash || same.length === 0) return null;

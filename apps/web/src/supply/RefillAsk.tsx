@@ -25,7 +25,6 @@ export function bottlesFor(supply: SupplyView, stash: Stash | undefined): readon
       each.kind === 'ink' &&
       BOTTLES.has(each.form) &&
       each.stock.left > 0 &&
-      each.facts.status !== 'gone' &&
       fold(each.name) === name,
   );
 }

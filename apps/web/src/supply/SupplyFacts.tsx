@@ -1,4 +1,4 @@
-import { attributesOf, familyOf, formOf, freeOf } from '@red-shelf/core';
+import { attributesOf, familyOf, formOf, freeOf, inStash } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
@@ -44,7 +44,7 @@ export function SupplyFacts({
         {[sayWhat(supply), ...(supply.number > 0 ? [`no. ${supply.number}`] : [])].join(' · ')}
       </Txt>
       <Lots supply={supply} address={address} />
-      {!hasPlace(supply) && <PlaceOffers supply={supply} />}
+      {inStash(supply) && !hasPlace(supply) && <PlaceOffers supply={supply} />}
       <Standing supply={supply} />
       <Txt>
         <Txt look="number">{sayStock(supply)}</Txt> · {sayLastUsed(supply)}

@@ -160,7 +160,12 @@ test('a box chosen for two weeks is still chosen, until they begin', async () =>
     until: '2026-05-15',
   });
   const sent = server({ 'POST /api/records': { change: change({ kind: 'record' }), record: begun } });
-  const stash = { supplies: [supply()], wall: { roomName: 'Room', units: [unit()] }, byId: new Map() };
+  const stash = {
+    supplies: [supply()],
+    all: [supply()],
+    wall: { roomName: 'Room', units: [unit()] },
+    byId: new Map(),
+  };
   const first = show(<Challenge stash={stash} />);
   fireEvent.click(screen.getByRole('radio', { name: 'B Pad rack' }));
   first.unmount();

@@ -173,6 +173,7 @@ test('only this box: what was used since it began, and what still waits', async 
   const waits = supply({ id: 'b', name: 'Waits' });
   const stash: Stash = {
     supplies: [used, waits],
+    all: [used, waits],
     wall: { roomName: 'Room', units: [unit()] },
     byId: new Map(),
   };
@@ -197,6 +198,7 @@ test('only this box: what was used since it began, and what still waits', async 
 test('where it hurts most is said with reasons', () => {
   const stash: Stash = {
     supplies: [supply(), supply({ id: 's2', place: { unitId: 'u1', slot: 0 } })],
+    all: [],
     wall: {
       roomName: 'Room',
       units: [unit({ rules: { kinds: ['ink'], cap: 2 }, facts: { standing: 'worn' } })],

@@ -51,7 +51,7 @@ test('a change of one supply leaves the other units’ contents the lists they w
   const units = [unit({ id: 'u1' }), unit({ id: 'u2', label: 'C' })];
   const other = supply({ id: 's3', place: { unitId: 'u2', slot: 0 } });
   const at = (supplies: (typeof fern)[]) =>
-    readContents({ supplies, byId: new Map(), wall: { roomName: 'Room', units } });
+    readContents({ supplies, all: supplies, byId: new Map(), wall: { roomName: 'Room', units } });
   const [before, after] = [at([fern, other]), at([{ ...fern, name: 'Deep Fern' }, other])];
   expect(after.get('u2')).toBe(before.get('u2'));
   expect(after.get('u1')).not.toBe(before.get('u1'));

@@ -23,6 +23,7 @@ const RED = supply({
 });
 const SLOTS = [null, null, null, RED, supply(), null].map(living);
 const stash = (supplies: SupplyView[]) => ({
+  all: supplies,
   supplies,
   wall: { roomName: 'Attic', units: [unit()] },
   byId: new Map(supplies.map((each) => [each.id, each])),

@@ -5,7 +5,7 @@ import type { RecordView } from '../records';
 import type { SupplyView } from '../supply';
 import { lotsOfView, viewOf, writtenOf, type WrittenSupply } from '../view';
 import { afterLift, foretold, type Foretold, type Known, type Naming } from './known';
-import { added } from './supply';
+import { added, afterChange } from './supply';
 
 type Batched = Pick<
   WrittenSupply,
@@ -52,7 +52,7 @@ export function foretellBatch(
     const written = afterBatch(writtenOf(supply), set);
     if (!written) return null;
     const aged = { ...written, version: supply.version + 1, updatedAt: naming.at };
-    const view = viewOf(aged, supply.stock, lotsOfView(supply));
+    const view = afterChange(naming, supply, viewOf(aged, supply.stock, lotsOfView(supply)));
     next.push(set.lift ? afterLift(naming, view) : view);
   }
   return foretold(naming, 'batch', said.name, { supplies: next, count: said.count });

@@ -4,6 +4,7 @@ import {
   farewell,
   formFor,
   formOf,
+  inStash,
   mainLot,
   PARTS,
   spaceOf,
@@ -84,7 +85,8 @@ export function foretellEdit(
   const [was, is] = [formFor(supply), formFor(fields)];
   if (was.counting !== is.counting || was.usesPerFill !== is.usesPerFill) return null;
   const written = { ...writtenOf(supply), ...coloured(fields), version: version + 1, updatedAt: naming.at };
-  const next = liftUnfit(known, naming, viewOf(written, supply.stock, lotsOfView(supply)));
+  const changed = afterChange(naming, supply, viewOf(written, supply.stock, lotsOfView(supply)));
+  const next = liftUnfit(known, naming, changed);
   return foretold(naming, 'edit', fields.name, { supplies: [next.supply], lifted: next.lifted });
 }
 
@@ -92,6 +94,14 @@ export function foretellRemove(known: Known, naming: Naming, id: string, version
   const supply = known.supply(id);
   if (!supply || version !== supply.version) return null;
   return foretold(naming, 'remove', supply.name, { gone: [id] });
+}
+
+/** A supply that was changed; where it left the stash by that, nothing of it is left. */
+export function afterChange(naming: Naming, before: SupplyView, after: SupplyView): SupplyView {
+  if (!inStash(before) || inStash(after)) return after;
+  const act = farewell(lotsOfView(before), formOf(before.kind, before.form));
+  const lifted = afterLift(naming, after);
+  return act ? afterEvent(lifted, posted(naming, lifted, act)) : lifted;
 }
 
 /** What a verdict makes of a supply, and the session it was given in. */
@@ -106,12 +116,7 @@ export function foretellVerdict(
   if (!supply || version !== supply.version || session === undefined) return null;
   const facts = sparse(factsAfter(supply.facts, verdict));
   const written = { ...writtenOf(supply), facts, version: version + 1, updatedAt: naming.at };
-  let next = viewOf(written, supply.stock, lotsOfView(supply));
-  if (verdict === 'let go') {
-    const act = farewell(lotsOfView(supply), formOf(supply.kind, supply.form));
-    next = afterLift(naming, next);
-    if (act) next = afterEvent(next, posted(naming, next, act));
-  }
+  const next = afterChange(naming, supply, viewOf(written, supply.stock, lotsOfView(supply)));
   const records = session ? noted(session, supply, verdict, naming.at) : [];
   return foretold(naming, 'verdict', supply.name, { supplies: [next], records });
 }

@@ -1,3 +1,4 @@
+import { inStash } from '../stash/standing';
 import type { Supply } from '../stash/supply';
 import type { Stock } from '../stock/stock';
 import type { Partner } from '../kinds/definition';
@@ -55,7 +56,7 @@ function partnersAtHand(items: readonly Partnered[]): ReadonlyMap<string, boolea
  * counts. The most used come first.
  */
 export function missingPartners<T extends Partnered>(items: readonly T[]): MissingPartner<T>[] {
-  const present = items.filter(({ facts }) => facts.status !== 'gone');
+  const present = items.filter(inStash);
   const atHand = partnersAtHand(present);
   const asked = present.flatMap((item) =>
     (formOf(item.kind, item.form).partners ?? []).flatMap((partner) => {

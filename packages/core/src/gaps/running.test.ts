@@ -2,6 +2,7 @@ import { findGaps, type GapSubject } from './running';
 
 const thing = (id: string, state: 'ok' | 'low' | 'out', uses: number, placed = true): GapSubject => ({
   id,
+  facts: {},
   stock: { items: 1, left: 1, state, uses, used: uses, lastUsedAt: null, parts: {} },
   placed,
 });
@@ -24,4 +25,9 @@ test('what is out and what is low stand apart, the most used first, ties by id',
 test('what has no place is listed whatever its stock; an empty stash has no gaps', () => {
   expect(ids(findGaps([thing('a', 'ok', 0, false), thing('b', 'out', 0, false)]).unplaced)).toBe('a b');
   expect(findGaps([])).toEqual({ out: [], low: [], unplaced: [] });
+});
+
+test('what was let go is asked for nowhere', () => {
+  const gone = { ...thing('g', 'out', 9, false), facts: { status: 'gone' as const } };
+  expect(findGaps([gone, thing('a', 'low', 1)])).toMatchObject({ out: [], low: [{ id: 'a' }], unplaced: [] });
 });

@@ -1,8 +1,11 @@
+import type { Facts } from '../stash/facts';
+import { inStash } from '../stash/standing';
 import type { Stock } from '../stock/stock';
 
 /** A supply as the gaps list sees it. */
 export interface GapSubject {
   readonly id: string;
+  readonly facts: Pick<Facts, 'status'>;
   readonly stock: Stock;
   readonly placed: boolean;
 }
@@ -17,7 +20,8 @@ export interface Gaps<T> {
 }
 
 /** What is missing: stock that is out or low, and things with no place. */
-export function findGaps<T extends GapSubject>(supplies: readonly T[]): Gaps<T> {
+export function findGaps<T extends GapSubject>(all: readonly T[]): Gaps<T> {
+  const supplies = all.filter(inStash);
   const mostUsed = (a: T, b: T): number =>
     b.stock.uses - a.stock.uses || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
   const inState = (state: Stock['state']): T[] =>

@@ -3,6 +3,7 @@ import type { Stock } from '../stock/stock';
 import { formOf } from '../kinds/registry';
 import { ciede2000, labOf } from '../colour/lab';
 import { inPeace, isIdle } from '../stash/idle';
+import { inStash } from '../stash/standing';
 
 /** A supply as sorting out sees it. Times are ISO 8601. */
 export type SortSubject = Pick<
@@ -74,9 +75,9 @@ export function sortOutOrder<T extends SortSubject>(
   pile: readonly T[],
   now: number,
 ): { item: T; doubts: Doubt[] }[] {
-  const doubles = doublesOf(pile);
-  return pile
-    .filter(({ facts }) => facts.status !== 'gone')
+  const here = pile.filter(inStash);
+  const doubles = doublesOf(here);
+  return here
     .map((item) => ({ item, doubts: doubtsOf(item, doubles, now) }))
     .sort(
       (p, q) =>

@@ -1,3 +1,4 @@
+import { inStash } from '../stash/standing';
 import { idleDays, inPeace, type StockHistory } from '../stash/idle';
 
 /** How a place or a kind stands against its limit. */
@@ -22,7 +23,7 @@ export function capVerdict<T extends StockHistory & { readonly id: string }>(
   coming: number,
   now: number,
 ): CapVerdict<T> {
-  const here = items.filter(({ facts }) => facts.status !== 'gone');
+  const here = items.filter(inStash);
   const mustLeave = Math.max(0, here.length + coming - cap);
   if (mustLeave === 0) return { count: here.length, cap, mustLeave, candidates: [] };
   const ranked = here

@@ -1,4 +1,5 @@
 import type { Facts } from '../stash/facts';
+import { inStash } from '../stash/standing';
 
 /** Something whose day to decide or to wake has come, or comes soon. */
 export interface Due<T> {
@@ -16,7 +17,7 @@ export function dueOnes<T extends { readonly id: string; readonly facts: Facts }
 ): Due<T>[] {
   const found = items.flatMap((item): Due<T>[] => {
     const { status, decideOn, dormant } = item.facts;
-    if (status === 'gone') return [];
+    if (!inStash(item)) return [];
     return [
       ...(status === 'trial'
         ? [{ item, why: 'trial' as const, on: decideOn ?? null, due: !decideOn || decideOn <= today }]

@@ -1,3 +1,4 @@
+import { inStash } from './standing';
 import type { Supply } from './supply';
 
 /** What is known of how a thing was used. Times are ISO 8601. */
@@ -14,7 +15,7 @@ export const idleDays = ({ stock, facts, createdAt }: StockHistory, now: number)
 
 /** Left in peace: a collection, what cannot be replaced, and what is gone already. */
 export const inPeace = ({ facts }: Pick<StockHistory, 'facts'>): boolean =>
-  facts.collection === true || facts.status === 'irreplaceable' || facts.status === 'gone';
+  facts.collection === true || facts.status === 'irreplaceable' || !inStash({ facts });
 
 /** Not used for a year, or never and here for a year; what is left in peace is never idle. */
 export const isIdle = (item: StockHistory, now: number): boolean =>

@@ -3,6 +3,13 @@
 /** Where a supply stands in its life. `trial` has a date to decide; `gone` keeps its history. */
 export const STATUSES = ['trial', 'current', 'retired', 'irreplaceable', 'leaving', 'gone'] as const;
 export type Status = (typeof STATUSES)[number];
+
+/**
+ * Whether a thing is in the stash: the one rule of what is counted, offered, placed, compared and asked for. What was let
+ * go keeps its history, and nothing else.
+ */
+export const inStash = ({ facts }: { readonly facts: { readonly status?: Status | undefined } }): boolean =>
+  facts.status !== 'gone';
 /** What it is good enough for. */
 export const GRADES = ['best', 'practice', 'children', 'give away'] as const;
 export type Grade = (typeof GRADES)[number];

@@ -1,6 +1,7 @@
 import { formOf } from '../kinds/registry';
 import { bodyOf, type Bodied } from '../stash/body';
 import type { Holding } from '../stash/holding';
+import { inStash } from '../stash/standing';
 import type { Size } from '../kinds/definition';
 import { fitAnyWay, waysRound, type FitRefusal } from './fit';
 import { holdsOf, isSpotOf } from './models/models';
@@ -17,7 +18,7 @@ export interface Lodger {
 /** Why a thing may not live in a place, in measured values. */
 export type Refusal =
   | FitRefusal
-  | { readonly code: 'off_wall' | 'no_such_spot' | 'wrong_kind' }
+  | { readonly code: 'off_wall' | 'no_such_spot' | 'wrong_kind' | 'let_go' }
   | { readonly code: 'taken'; readonly by: string }
   | { readonly code: 'limit_reached'; readonly have: number; readonly of: number };
 
@@ -40,7 +41,7 @@ export interface RoomNow {
 }
 
 /**
- * The one answer to "may this live there?": kind, standing, the spot itself, size in every allowed way round, limit and
+ * The one answer to "may this live there?": being in the stash, kind, standing, the spot itself, size in every allowed way round, limit and
  * what is already there refuse; thickness by count, fullness and what the place is kept for warn. Null when nothing is
  * to be said. A lot that lives in the unit already counts once.
  */
@@ -50,6 +51,8 @@ export function mayLive(
   room: RoomNow,
 ): Refusal | readonly Warning[] | null {
   if (unit.id === HAND_ID) return null;
+  // Where it is already it is not in the way of itself, also when it was let go on paper only.
+  if (!inStash(thing.supply) && thing.lot.spot?.unitId !== unit.id) return { code: 'let_go' };
   const unfit = suits(thing, { unit, cell });
   if (unfit) return unfit;
   const others = room.livingIn(unit.id).filter(({ lot }) => lot.id !== thing.lot.id);

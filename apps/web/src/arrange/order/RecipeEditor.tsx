@@ -48,9 +48,7 @@ export function RecipeEditor({ stash, kind, form, children }: RecipeEditorProps)
   const recipe = draft ?? kept;
   const pile = useMemo(
     () =>
-      stash.supplies
-        .filter((each) => each.kind === kind && each.facts.status !== 'gone' && (!form || each.form === form))
-        .map(toSortable),
+      stash.supplies.filter((each) => each.kind === kind && (!form || each.form === form)).map(toSortable),
     [stash, kind, form],
   );
   const sorted = useMemo(

@@ -84,9 +84,7 @@ export function SortOutScreen() {
           Or all of a kind
         </Txt>
         {KINDS.map((kind) => {
-          const pile = stash.supplies.filter(
-            (supply) => supply.kind === kind && supply.facts.status !== 'gone',
-          );
+          const pile = stash.supplies.filter((supply) => supply.kind === kind);
           if (pile.length === 0) return null;
           const doubtful = sortOutOrder(pile, Date.now()).filter(({ doubts }) => doubts.length > 0).length;
           return (

@@ -27,8 +27,7 @@ export function KindLimits() {
   const start = Object.fromEntries(KINDS.map((kind) => [kind, String(caps[kind] ?? '')]));
   const ask = useAsk('limits', limitsSaid, start as Record<Kind, string>);
   const submit = (): void => ask.submit((changes) => keep.mutateAsync(changes));
-  const now = (kind: Kind): number =>
-    stash?.supplies.filter((each) => each.kind === kind && each.facts.status !== 'gone').length ?? 0;
+  const now = (kind: Kind): number => stash?.supplies.filter((each) => each.kind === kind).length ?? 0;
   return (
     <View style={styles.box}>
       <Txt look="strong" level={2}>
