@@ -4,6 +4,7 @@ import {
   makeGroupOf,
   makeRecipeOrder,
   recipeOf,
+  useOf,
   type Recipes,
   type RoomNow,
   type Scheme,
@@ -20,7 +21,7 @@ export type Ordering = Scheme & { readonly recipes: Recipes };
 export const toSortable = (supply: SupplyView): SortableSupply => ({
   ...supply,
   lab: labOf(supply.hex),
-  uses: supply.stock.uses,
+  uses: useOf(supply),
 });
 
 /** Whether a plan of drawers speaks of a thing. */

@@ -126,6 +126,8 @@ export {
 } from './storage/unitFacts';
 export { labelPrint, slotLabels, type Labelled, type SlotLabel } from './storage/labels';
 export { misfits, type Misfit } from './storage/misfit';
+export { isTooMany, sparesOf } from './stock/spares';
+export { isLow, isUnused, useOf } from './stock/usage';
 export { painOf, type Pain } from './storage/pain';
 export { freeLabel, mayStandIn, movedBehind, unitLettered } from './storage/tree';
 export {
@@ -200,15 +202,7 @@ export { findGaps, type Gaps, type GapSubject } from './gaps/running';
 export { fold } from './find/fold';
 export { searchable, type Searchable, type SearchSubject } from './find/subject';
 export { makeStashSearch, type StashSearch } from './find/stashSearch';
-export {
-  doubling,
-  nearColours,
-  nearestElse,
-  ownIt,
-  type Owned,
-  type OwnAnswer,
-  type OwnReason,
-} from './find/ownIt';
+export { nearColours, nearestElse, ownIt, type Owned, type OwnAnswer, type OwnReason } from './find/ownIt';
 export { readBarcode, withCheckDigit, type BarcodeReading } from './find/barcode';
 export { sortOutOrder, VERDICTS, type Doubt, type SortSubject, type Verdict } from './review/candidates';
 export { said, SUPPLY_FIELDS, type SaidSupply, type Supply, type SupplyField } from './stash/supply';

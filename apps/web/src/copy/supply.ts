@@ -1,6 +1,7 @@
 import {
   formFor,
   formOf,
+  isUnused,
   PARTS,
   printMass,
   sayLeft,
@@ -30,7 +31,18 @@ export const unitTitle = ({ label, name }: Pick<UnitView, 'label' | 'name'>): st
 export const sayLastUsed = ({ stock }: SupplyView): string =>
   stock.lastUsedAt
     ? `last used ${formatDistanceToNow(parseISO(stock.lastUsedAt), { addSuffix: true })}`
-    : 'never used';
+    : stock.used > 0
+      ? 'used, nobody logged when'
+      : 'never used';
+
+/** How much was used in all, and when last. */
+export function sayUsed(supply: SupplyView): string {
+  const { stock } = supply;
+  const form = formOf(supply.kind, supply.form);
+  if (isUnused(supply)) return 'never used';
+  const used = form.counting === 'pieces' ? `${stock.used} pieces` : amount(stock.used, form, 'use');
+  return `used ${used}, ${sayLastUsed(supply)}`;
+}
 
 /** A ledger amount in the form's unit. */
 function amount(n: number, form: FormDefinition, act: LedgerView['act']): string {

@@ -1,4 +1,4 @@
-import { doubling, formOf, ownIt, parseColour, type Kind } from '@red-shelf/core';
+import { ownIt, parseColour, sparesOf, type Kind } from '@red-shelf/core';
 import { useDeferredValue, useMemo } from 'react';
 import { useStash } from '../api/queries';
 import { sayStock } from '../copy/supply';
@@ -28,7 +28,7 @@ export function DoubleHint({ name, hex, kind }: DoubleHintProps) {
   }, [stash, askedName, askedHex, kind]);
   if (!answer || !stash) return null;
   const { item, reason } = answer;
-  const { have, meant } = doubling(item, formOf(item.kind, item.form).counting);
+  const { have, meant } = sparesOf(item);
   const why = reason.sort === 'near colour' ? reason.difference.words : 'the same name';
   return (
     <Note sort="attention">

@@ -1,4 +1,4 @@
-import { doubling, formOf, type OwnAnswer } from '@red-shelf/core';
+import { sparesOf, type OwnAnswer } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
@@ -35,7 +35,7 @@ function Answer({
   where,
 }: Omit<AnswersProps, 'answers'> & { readonly answer: OwnAnswer<SupplyView> }) {
   const { item } = answer;
-  const { have, meant } = doubling(item, formOf(item.kind, item.form).counting);
+  const { have, meant } = sparesOf(item);
   return (
     <Pressable
       role="button"

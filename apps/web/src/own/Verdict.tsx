@@ -1,4 +1,4 @@
-import { doubling, formOf, type OwnAnswer } from '@red-shelf/core';
+import { sparesOf, type OwnAnswer } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
 import { Txt } from '../ui/Txt';
@@ -29,7 +29,7 @@ function byName(answers: readonly OwnAnswer<SupplyView>[]): { words: string; det
   const exact = answers.filter(isSame);
   const have = exact.some(({ item }) => item.stock.left > 0 || Object.keys(item.stock.parts).length > 0);
   if (have) {
-    const wanted = exact.some(({ item }) => !doubling(item, formOf(item.kind, item.form).counting).double);
+    const wanted = exact.some(({ item }) => !sparesOf(item).double);
     return {
       words: 'Yes',
       detail: wanted ? 'A spare is still wanted.' : 'Another one would be a double.',

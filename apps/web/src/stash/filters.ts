@@ -1,5 +1,7 @@
 import {
   FAMILY_GROUPS,
+  isLow,
+  isUnused,
   KINDS,
   statusOf,
   STATUSES,
@@ -61,9 +63,9 @@ export const paramsOf = (filters: Filters): Record<string, string> => ({
 });
 
 const TESTS: Readonly<Record<Ask, (supply: SupplyView, where: Where) => boolean>> = {
-  low: ({ stock }) => stock.state !== 'ok',
+  low: ({ stock }) => isLow(stock),
   unplaced: (supply, where) => where(supply) === null,
-  unused: ({ stock, facts }) => stock.uses === 0 && !facts.collection,
+  unused: isUnused,
   unswatched: ({ facts }) => (facts.swatches ?? []).length === 0,
   unsure: ({ familyOverride, familyReason }) => familyOverride !== null && familyReason.startsWith('between'),
   collection: ({ facts }) => facts.collection === true,

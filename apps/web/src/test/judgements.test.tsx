@@ -155,7 +155,8 @@ test('the same colour in another size is a tap away; what is gone is not', async
 
 test('a pad says whether to break it up, from how its sheets leave', () => {
   const pad = supply({ kind: 'cardstock', form: 'pad-6' });
-  const use = (id: number, amount: number) => entry({ id: String(id), act: 'use', of: 'whole', amount });
+  const use = (id: number, amount: number) =>
+    entry({ id: String(id), act: 'use', of: 'whole', amount, at: `2026-05-0${id}T10:00:00.000Z` });
   const { rerender } = show(<BreakUp supply={pad} ledger={[1, 2, 3].map((id) => use(id, 1))} />);
   expect(
     screen.getByText('Of its last 3 uses, 3 took a single sheet: break it up and file the sheets by colour.'),
@@ -198,7 +199,7 @@ test('only this box: what was used since it began, and what still waits', async 
 test('where it hurts most is said with reasons', () => {
   const stash: Stash = {
     supplies: [supply(), supply({ id: 's2', place: { unitId: 'u1', slot: 0 } })],
-    all: [],
+    all: [supply(), supply({ id: 's2', place: { unitId: 'u1', slot: 0 } })],
     wall: {
       roomName: 'Room',
       units: [unit({ rules: { kinds: ['ink'], cap: 2 }, facts: { standing: 'worn' } })],

@@ -1,6 +1,7 @@
 import type { Family } from '../colour/families';
 import { familyOf } from '../colour/family';
 import { chromaOf, labOf, type Lab } from '../colour/lab';
+import { isLow, isUnused } from '../stock/usage';
 import type { SearchSubject } from './subject';
 
 /** Plain words that mean something measurable, and what they ask of a supply. */
@@ -36,7 +37,6 @@ const width = ({ facts }: SearchSubject): number | null => {
 };
 const wide: Facet = (subject) => (width(subject) ?? 0) >= WIDE_UM;
 const narrow: Facet = (subject) => (width(subject) ?? Infinity) <= NARROW_UM;
-const neverUsed: Facet = ({ stock }) => stock.uses === 0;
 
 const entries: readonly [words: string, facet: Facet][] = [
   ['pale light pastel', pale],
@@ -65,11 +65,11 @@ const entries: readonly [words: string, facet: Facet][] = [
   ['narrow thin', narrow],
   ['unplaced homeless', ({ addresses }) => addresses.length === 0],
   ['placed', ({ addresses }) => addresses.length > 0],
-  ['low', ({ stock }) => stock.state === 'low'],
+  ['low', ({ stock }) => isLow(stock)],
   ['out empty', ({ stock }) => stock.state === 'out'],
-  ['unused', neverUsed],
-  ['unopened', both(neverUsed, ({ facts }) => !facts.openedOn)],
-  ['opened', ({ facts, stock }) => facts.openedOn !== undefined || stock.uses > 0],
+  ['unused', isUnused],
+  ['unopened', both(isUnused, ({ facts }) => !facts.openedOn)],
+  ['opened', ({ facts, stock }) => facts.openedOn !== undefined || !isUnused({ stock })],
   ['reserved', ({ facts }) => (facts.reserved ?? []).length > 0],
   ['collection', ({ facts }) => facts.collection === true],
   ['swatched', ({ facts }) => (facts.swatches ?? []).length > 0],

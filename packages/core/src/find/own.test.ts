@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { sayDifference } from '../colour/sayDifference';
 import { readBarcode, withCheckDigit } from './barcode';
-import { doubling, nearColours, nearestElse, ownIt, type Owned } from './ownIt';
+import { isTooMany, sparesOf } from '../stock/spares';
+import { nearColours, nearestElse, ownIt, type Owned } from './ownIt';
 
 const owned = (name: string, more: Partial<Owned> = {}): Owned => ({
   id: name,
@@ -69,10 +70,31 @@ test.each([
   ['#b03040', '#b03070', /pinker/],
 ])('%s beside %s', (a, b, words) => expect(sayDifference(a, b).words).toMatch(words));
 
-test('more than the spares that are meant is a double', () => {
-  expect(doubling(owned('a'), 'fill')).toEqual({ have: 1, meant: 1, double: true });
-  expect(doubling(owned('a', { facts: { spares: 1 } }), 'fill').double).toBe(false);
-  expect(doubling(owned('a', { stock: { items: 0, left: 0 } }), 'fill').double).toBe(false);
+test('more than the spares that are meant is a double; packs and rolls count whole, unopened packs too', () => {
+  const stock = { items: 1, left: 40 };
+  const pad = { kind: 'ink', form: 'full-pad', facts: {}, stock } as const;
+  expect(sparesOf(pad)).toEqual({ have: 1, meant: 1, double: true });
+  expect(sparesOf({ ...pad, facts: { spares: 1 } }).double).toBe(false);
+  expect(sparesOf({ ...pad, stock: { items: 0, left: 0 } }).double).toBe(false);
+  expect([isTooMany(pad), isTooMany({ ...pad, stock: { items: 2, left: 80 } })]).toEqual([false, true]);
+  const ribbon = {
+    kind: 'ribbon',
+    form: 'spool',
+    facts: { spares: 1 },
+    stock: { items: 1, left: 27_000_000 },
+  } as const;
+  expect(sparesOf(ribbon)).toEqual({ have: 3, meant: 2, double: true });
+  expect([isTooMany(ribbon), isTooMany({ ...ribbon, facts: {} })]).toEqual([true, false]);
+  const card = {
+    kind: 'cardstock',
+    form: 'sheet-12',
+    stock: { items: 12, left: 12, parts: { pack: 2 } },
+  } as const;
+  expect(sparesOf({ ...card, facts: { attributes: { perPack: 25 }, spares: 2 } })).toEqual({
+    have: 3,
+    meant: 3,
+    double: true,
+  });
 });
 
 test('a barcode with one wrong digit is a misreading', () => {

@@ -138,13 +138,3 @@ export function nearestElse<T extends Owned>(
       reason: { sort: 'near colour', difference: sayDifference(hex, seen) },
     }));
 }
-
-/** Whether buying one more would be a double: how many there are against the spares that are meant. */
-export function doubling(
-  { stock, facts }: Owned,
-  counting: string,
-): { have: number; meant: number; double: boolean } {
-  const have = counting === 'fill' ? stock.items : stock.left > 0 ? 1 : 0;
-  const meant = 1 + (facts.spares ?? 0);
-  return { have, meant, double: have >= meant };
-}

@@ -21,7 +21,7 @@ const thing = (name: string, more: Partial<SearchSubject> & { family?: Family } 
     hex: '#4f9a58',
     finish: 'matte',
     addresses: ['A1·01', 'K'],
-    stock: { state: 'ok', uses: 3, lastUsedAt: null },
+    stock: { state: 'ok', uses: 3, used: 3, lastUsedAt: null },
     facts: {},
     ...more,
     family,
@@ -40,7 +40,11 @@ const STASH = [
   }),
   thing('Barn Door', { family: 'red', hex: '#a02020', kind: 'ribbon', form: 'spool', facts: satin }),
   thing('Red Herring', { addresses: [] }),
-  thing('Slate', { family: 'grey', hex: '#708090', stock: { state: 'out', uses: 0, lastUsedAt: null } }),
+  thing('Slate', {
+    family: 'grey',
+    hex: '#708090',
+    stock: { state: 'out', uses: 0, used: 0, lastUsedAt: null },
+  }),
   thing('Autumn Plaid', {
     family: 'brown',
     hex: '#7d5a41',

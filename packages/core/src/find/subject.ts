@@ -13,7 +13,7 @@ export type SearchSubject = Omit<Supply, 'familyOverride' | 'familyReason' | 'cr
   readonly group: FamilyGroup;
   /** Labels of the places it has something in. */
   readonly addresses: readonly string[];
-  readonly stock: Pick<Stock, 'state' | 'uses' | 'lastUsedAt'>;
+  readonly stock: Pick<Stock, 'state' | 'uses' | 'used' | 'lastUsedAt'>;
   /** Further words it is found by: what its purposes also mean. */
   readonly also?: readonly string[];
 };

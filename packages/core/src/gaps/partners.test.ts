@@ -12,7 +12,7 @@ const thing = (
   form,
   name,
   facts: {},
-  stock: { left: 10, uses: 1 },
+  stock: { left: 10, uses: 1, used: 1 },
   ...more,
 });
 const said = (list: readonly Partnered[]): string[] =>
@@ -26,10 +26,10 @@ test('nobody is told to buy a sort of thing they have none of', () => {
 
 test('a pad lacks its refill when others have one; case and accents do not matter; used up is said', () => {
   const stash = [
-    thing('pad', 'ink', 'full-pad', 'Reed', { stock: { left: 3, uses: 9 } }),
+    thing('pad', 'ink', 'full-pad', 'Reed', { stock: { left: 3, uses: 9, used: 9 } }),
     thing('other-pad', 'ink', 'full-pad', 'Café Stone'),
     thing('refill', 'ink', 'refill', 'CAFE STONE'),
-    thing('empty', 'ink', 'refill', 'Thistle', { stock: { left: 0, uses: 3 } }),
+    thing('empty', 'ink', 'refill', 'Thistle', { stock: { left: 0, uses: 3, used: 3 } }),
     thing('thistle', 'ink', 'full-pad', 'Thistle'),
   ];
   expect(said(stash)).toEqual(['pad lacks its refill', 'thistle lacks its refill (used up)']);
@@ -42,7 +42,7 @@ test('a pad lacks its refill when others have one; case and accents do not matte
 test('what fewer than a tenth have is no habit, so the rest are left alone; used up is said all the same', () => {
   const pads = Array.from({ length: 30 }, (_, i) => thing(`pad-${i}`, 'ink', 'full-pad', `Colour ${i}`));
   const refill = (i: number, left: number) =>
-    thing(`refill-${i}`, 'ink', 'refill', `Colour ${i}`, { stock: { left, uses: 0 } });
+    thing(`refill-${i}`, 'ink', 'refill', `Colour ${i}`, { stock: { left, uses: 0, used: 0 } });
   expect(said([...pads, refill(0, 5), refill(1, 0)])).toEqual(['pad-1 lacks its refill (used up)']);
   expect(said([...pads, refill(0, 5), refill(1, 0), refill(2, 5)])).toHaveLength(28);
 });

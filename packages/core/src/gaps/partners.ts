@@ -3,11 +3,12 @@ import type { Supply } from '../stash/supply';
 import type { Stock } from '../stock/stock';
 import type { Partner } from '../kinds/definition';
 import { formOf } from '../kinds/registry';
+import { useOf } from '../stock/usage';
 import { fold } from '../find/fold';
 
 /** A supply as its partners see it. */
 export type Partnered = Pick<Supply, 'id' | 'kind' | 'form' | 'name' | 'facts'> & {
-  readonly stock: Pick<Stock, 'left' | 'uses'>;
+  readonly stock: Pick<Stock, 'left' | 'uses' | 'used'>;
 };
 
 /** A supply and what it should have beside it and has not. */
@@ -81,7 +82,6 @@ export function missingPartners<T extends Partnered>(items: readonly T[]): Missi
     .filter(({ habit, has }) => has === false || (has === undefined && usual(habit)))
     .map(({ item, partner, has }) => ({ item, partner, out: has === false }))
     .sort(
-      (p, q) =>
-        q.item.stock.uses - p.item.stock.uses || (p.item.id < q.item.id ? -1 : p.item.id > q.item.id ? 1 : 0),
+      (p, q) => useOf(q.item) - useOf(p.item) || (p.item.id < q.item.id ? -1 : p.item.id > q.item.id ? 1 : 0),
     );
 }

@@ -2,6 +2,8 @@ import { findGaps, type GapSubject } from './running';
 
 const thing = (id: string, state: 'ok' | 'low' | 'out', uses: number, placed = true): GapSubject => ({
   id,
+  kind: 'ink',
+  form: 'full-pad',
   facts: {},
   stock: { items: 1, left: 1, state, uses, used: uses, lastUsedAt: null, parts: {} },
   placed,

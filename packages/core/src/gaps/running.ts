@@ -1,10 +1,11 @@
 import type { Facts } from '../stash/facts';
 import { inStash } from '../stash/standing';
+import type { Supply } from '../stash/supply';
+import { useOf } from '../stock/usage';
 import type { Stock } from '../stock/stock';
 
 /** A supply as the gaps list sees it. */
-export interface GapSubject {
-  readonly id: string;
+export interface GapSubject extends Pick<Supply, 'id' | 'kind' | 'form'> {
   readonly facts: Pick<Facts, 'status'>;
   readonly stock: Stock;
   readonly placed: boolean;
@@ -22,8 +23,7 @@ export interface Gaps<T> {
 /** What is missing: stock that is out or low, and things with no place. */
 export function findGaps<T extends GapSubject>(all: readonly T[]): Gaps<T> {
   const supplies = all.filter(inStash);
-  const mostUsed = (a: T, b: T): number =>
-    b.stock.uses - a.stock.uses || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+  const mostUsed = (a: T, b: T): number => useOf(b) - useOf(a) || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
   const inState = (state: Stock['state']): T[] =>
     supplies.filter((supply) => supply.stock.state === state).sort(mostUsed);
   return {

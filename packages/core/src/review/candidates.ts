@@ -1,16 +1,18 @@
 import type { Supply } from '../stash/supply';
 import type { Stock } from '../stock/stock';
-import { formOf } from '../kinds/registry';
 import { ciede2000, labOf } from '../colour/lab';
 import { inPeace, isIdle } from '../stash/idle';
 import { inStash } from '../stash/standing';
+import { isTooMany } from '../stock/spares';
+import { isUnused, useOf } from '../stock/usage';
 
 /** A supply as sorting out sees it. Times are ISO 8601. */
 export type SortSubject = Pick<
   Supply,
   'id' | 'kind' | 'form' | 'name' | 'maker' | 'hex' | 'createdAt' | 'facts'
 > & {
-  readonly stock: Pick<Stock, 'items' | 'left' | 'uses' | 'lastUsedAt'> & Partial<Pick<Stock, 'parts'>>;
+  readonly stock: Pick<Stock, 'items' | 'left' | 'uses' | 'used' | 'lastUsedAt'> &
+    Partial<Pick<Stock, 'parts'>>;
 };
 
 /** Why a thing deserves a second look; the more, the sooner. */
@@ -50,18 +52,15 @@ export function doublesOf(subjects: readonly SortSubject[]): Set<string> {
 
 /** What speaks against keeping a thing. A collection is left in peace: nothing does. `now` is ms since 1970. */
 function doubtsOf(subject: SortSubject, doubles: ReadonlySet<string>, now: number): Doubt[] {
-  const { facts, stock, id } = subject;
+  const { facts, id } = subject;
   if (inPeace(subject)) return [];
   const idle = isIdle(subject, now);
-  const spares = facts.spares ?? 0;
-  const fill = formOf(subject.kind, subject.form).counting === 'fill';
+  const unused = isUnused(subject);
   return [
-    ...(stock.uses === 0 && !facts.openedOn ? (['never opened'] as const) : []),
-    ...(stock.uses === 0 && facts.openedOn ? (['never used'] as const) : []),
-    ...(stock.uses > 0 && idle ? (['idle a year'] as const) : []),
-    ...((doubles.has(id) && spares === 0) || (fill && stock.items > 1 + spares)
-      ? (['doubled'] as const)
-      : []),
+    ...(unused && !facts.openedOn ? (['never opened'] as const) : []),
+    ...(unused && facts.openedOn ? (['never used'] as const) : []),
+    ...(!unused && idle ? (['idle a year'] as const) : []),
+    ...((doubles.has(id) && !facts.spares) || isTooMany(subject) ? (['doubled'] as const) : []),
     ...((facts.grade && facts.grade !== 'best') || facts.whyUnused === 'do not like it'
       ? (['half-liked'] as const)
       : []),
@@ -82,7 +81,7 @@ export function sortOutOrder<T extends SortSubject>(
     .sort(
       (p, q) =>
         q.doubts.length - p.doubts.length ||
-        p.item.stock.uses - q.item.stock.uses ||
+        useOf(p.item) - useOf(q.item) ||
         (p.item.id < q.item.id ? -1 : 1),
     );
 }

@@ -1,4 +1,5 @@
 import { inStash } from '../stash/standing';
+import { useOf } from '../stock/usage';
 import { idleDays, inPeace, type StockHistory } from '../stash/idle';
 
 /** How a place or a kind stands against its limit. */
@@ -29,9 +30,7 @@ export function capVerdict<T extends StockHistory & { readonly id: string }>(
   const ranked = here
     .filter((item) => !inPeace(item))
     .map((item) => ({ item, idle: idleDays(item, now) }))
-    .sort(
-      (p, q) => p.item.stock.uses - q.item.stock.uses || q.idle - p.idle || (p.item.id < q.item.id ? -1 : 1),
-    );
+    .sort((p, q) => useOf(p.item) - useOf(q.item) || q.idle - p.idle || (p.item.id < q.item.id ? -1 : 1));
   return {
     count: here.length,
     cap,

@@ -32,8 +32,10 @@ const thing = (
   } = {},
 ): Thing => ({
   id,
+  kind: 'ink',
+  form: 'full-pad',
   createdAt: ago(created),
-  stock: { uses, lastUsedAt: last === null ? null : ago(last) },
+  stock: { uses, used: uses, lastUsedAt: last === null ? null : ago(last) },
   facts,
   outOfSight,
 });
@@ -179,11 +181,12 @@ test('never used: by the person’s word, else by whether it was opened; new thi
 });
 
 test('a pad is broken up when single sheets leave it, kept while they leave together', () => {
-  const use = (id: number, amount: number) => ({
+  const use = (id: number, amount: number, at = `2026-05-${10 + id}T10:00:00Z`) => ({
     id: String(id),
     act: 'use' as const,
     of: 'whole' as const,
     amount,
+    at,
   });
   expect(breakUpAdvice([use(1, 1), use(2, 1)]).advice).toBe('too early to say');
   expect(breakUpAdvice([use(1, 1), use(2, 1), use(3, 1), use(4, 4)])).toEqual({
@@ -192,6 +195,14 @@ test('a pad is broken up when single sheets leave it, kept while they leave toge
     recent: 4,
   });
   expect(breakUpAdvice([1, 2, 3, 4].map((id) => use(id, 4))).advice).toBe('keep whole');
-  const undone = [...[1, 2, 3].map((id) => use(id, 1)), { id: 'u', act: 'undo' as const, undoes: '2' }];
+  // Taps of one evening are sheets that left together.
+  const taps = [1, 2, 3].flatMap((day) =>
+    [0, 1, 2, 3].map((tap) => use(day * 4 + tap, 1, `2026-05-0${day}T20:${tap}0:00Z`)),
+  );
+  expect(breakUpAdvice(taps)).toEqual({ advice: 'keep whole', singles: 0, recent: 3 });
+  const undone = [
+    ...[1, 2, 3].map((id) => use(id, 1)),
+    { id: 'u', act: 'undo' as const, undoes: '2', at: '2026-05-20T10:00:00Z' },
+  ];
   expect(breakUpAdvice(undone).advice).toBe('too early to say');
 });

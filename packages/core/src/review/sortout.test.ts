@@ -10,11 +10,11 @@ const thing = (id: string, more: Partial<SortSubject> = {}): SortSubject => ({
   maker: '',
   hex: '#4c9a52',
   createdAt: '2026-01-01T00:00:00Z',
-  stock: { items: 1, left: 60, uses: 4, lastUsedAt: '2026-05-20T00:00:00Z' },
+  stock: { items: 1, left: 60, uses: 4, used: 4, lastUsedAt: '2026-05-20T00:00:00Z' },
   facts: {},
   ...more,
 });
-const unused = { items: 1, left: 60, uses: 0, lastUsedAt: null };
+const unused = { items: 1, left: 60, uses: 0, used: 0, lastUsedAt: null };
 
 test('doubts are counted, a collection is left in peace, what is gone is not asked again', () => {
   const pile = [
@@ -23,7 +23,7 @@ test('doubts are counted, a collection is left in peace, what is gone is not ask
     thing('opened', { stock: unused, hex: '#00aa00', facts: { openedOn: '2026-02-01' } }),
     thing('idle', {
       hex: '#0000aa',
-      stock: { ...unused, uses: 2, lastUsedAt: '2025-01-01T00:00:00Z' },
+      stock: { ...unused, uses: 2, used: 2, lastUsedAt: '2025-01-01T00:00:00Z' },
       facts: { grade: 'practice' },
     }),
     thing('treasure', { stock: unused, hex: '#aaaa00', facts: { collection: true } }),
@@ -49,9 +49,9 @@ test('doubles are things of one form that nobody tells apart, unless a spare is 
   expect([...doublesOf(pile)].sort()).toEqual(['a', 'b']);
   const meant = pile.map((each) => ({ ...each, facts: { spares: 1 } }));
   expect(sortOutOrder(meant, NOW).every(({ doubts }) => doubts.length === 0)).toBe(true);
-  expect(sortOutOrder([thing('two', { stock: { ...unused, uses: 1, items: 2 } })], NOW)[0]?.doubts).toContain(
-    'doubled',
-  );
+  expect(
+    sortOutOrder([thing('two', { stock: { ...unused, uses: 1, used: 1, items: 2 } })], NOW)[0]?.doubts,
+  ).toContain('doubled');
 });
 
 test('what each verdict frees adds up, by its own size where one is known', () => {

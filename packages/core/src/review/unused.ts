@@ -1,5 +1,6 @@
 import type { Facts } from '../stash/facts';
 import type { UnusedWhy } from '../stash/standing';
+import { isUnused } from '../stock/usage';
 import { idleDays, inPeace, type StockHistory } from '../stash/idle';
 
 /** Why a thing was never used: what the person says, else whether it was ever opened. */
@@ -21,7 +22,7 @@ export function neverUsed<T extends StockHistory & { readonly id: string }>(
   now: number,
 ): Unused<T>[] {
   return items
-    .filter((item) => item.stock.uses === 0 && !inPeace(item))
+    .filter((item) => isUnused(item) && !inPeace(item))
     .map((item) => ({ item, why: whyOf(item.facts), days: Math.floor(idleDays(item, now)) }))
     .filter(({ days }) => days >= SETTLED_DAYS)
     .sort((p, q) => q.days - p.days || (p.item.id < q.item.id ? -1 : 1));

@@ -1,9 +1,10 @@
 import { inStash } from './standing';
+import type { Stock } from '../stock/stock';
 import type { Supply } from './supply';
 
 /** What is known of how a thing was used. Times are ISO 8601. */
-export type StockHistory = Pick<Supply, 'createdAt' | 'facts'> & {
-  readonly stock: { readonly uses: number; readonly lastUsedAt: string | null };
+export type StockHistory = Pick<Supply, 'kind' | 'form' | 'createdAt' | 'facts'> & {
+  readonly stock: Pick<Stock, 'uses' | 'used' | 'lastUsedAt'>;
 };
 
 export const DAY = 86_400_000;

@@ -19,6 +19,8 @@ const unit = (facts: Unit['facts'], model: Partial<GridModel> = {}, cap?: number
   rules: { ...UNIT.rules, ...(cap ? { cap } : {}) },
 });
 const item = (name: string, group: 'red' | 'blue' | 'green', uses = 5) => ({
+  kind: 'ink' as const,
+  form: 'full-pad',
   name,
   maker: 'Hollin & Quay',
   range: '',
@@ -27,7 +29,7 @@ const item = (name: string, group: 'red' | 'blue' | 'green', uses = 5) => ({
   hex: '#4c9a52',
   group,
   createdAt: '2024-01-01T00:00:00Z',
-  stock: { uses, lastUsedAt: uses > 0 ? '2026-05-01T00:00:00Z' : null },
+  stock: { uses, used: uses, lastUsedAt: uses > 0 ? '2026-05-01T00:00:00Z' : null },
   facts: {},
 });
 const NOW = Date.parse('2026-06-01T00:00:00Z');

@@ -7,7 +7,7 @@ import { NUDGE_TITLES } from '../../copy/nudges';
 import { many } from '../../copy/words';
 import { Waiting } from '../../ui/Waiting';
 import { ReasonRow } from '../../row/ReasonRow';
-import { sayLastUsed } from '../../copy/supply';
+import { sayUsed } from '../../copy/supply';
 import { space } from '../../theme/tokens';
 import { Button } from '../../ui/Button';
 import { Columns } from '../../ui/Columns';
@@ -61,7 +61,7 @@ export function LookScreen() {
                   <LeaveRow
                     key={`${what} ${supply.id}`}
                     supply={supply}
-                    reason={`${what} · used ${many(supply.stock.uses, 'time')}, ${sayLastUsed(supply)}`}
+                    reason={`${what} · ${sayUsed(supply)}`}
                   />
                 )}
               >
