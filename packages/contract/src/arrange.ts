@@ -37,7 +37,7 @@ export type ArrangeRequest = z.input<typeof arrangeRequest>;
 const figures = z.object({
   placed: z.int(),
   emptySlots: z.int(),
-  familyBreaks: z.int(),
+  breaks: z.int(),
   meanStep: z.number().nullable(),
 });
 const side = z.object({
@@ -67,7 +67,10 @@ export type LeftOverView = z.infer<typeof leftOverReason>;
 export const arrangePreview = z.object({
   before: side,
   after: side,
-  held: z.array(z.object({ unitId: z.string(), slot: z.int(), group: z.enum(FAMILY_GROUPS) })),
+  /** What groups stand together by; null where the kinds follow different recipes. */
+  by: z.enum(SORT_KEYS).nullable(),
+  /** Open slots that a group will grow into. */
+  held: z.array(z.object({ unitId: z.string(), slot: z.int(), group: z.string() })),
   leftOver: z.array(z.object({ supplyId: z.string(), reason: leftOverReason })),
   /** Supplies whose slot changes. */
   moves: z.int(),

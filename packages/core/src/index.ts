@@ -148,6 +148,8 @@ export { pairSubjects, shareIntoDrawers, type Drawer, type DrawerGroup } from '.
 export { DEFAULT_SCHEME, type Scheme } from './arrange/scheme';
 export { familyGroupOf, keyed, makeRainbowOrder, rainbowOrder, type ColouredItem } from './arrange/order';
 export { shelfFigures, type ShelfFigures } from './arrange/figures';
+export { makeGrouping, type Grouping } from './arrange/groups';
+export { growthOf } from './arrange/growth';
 export {
   placeInGrid,
   type Arrangement,

@@ -1,19 +1,23 @@
 import {
   bodyOf,
   DEFAULT_SCHEME,
+  growthOf,
   holdsOf,
   inStash,
   keyed,
   mainLot,
+  makeGrouping,
   makeRecipesOrder,
   mayLive,
   placeInGrid,
   REACHES,
+  roomIn,
   sameSpot,
   shelfFigures,
   useOf,
   zonesOf,
   type Arrangement,
+  type Grouping,
   type Lodger,
   type PlaceItem,
   type PlaceOptions,
@@ -28,6 +32,7 @@ import {
   type ArrangeRequest,
   type ChangeView,
   type HoldingView,
+  type SortableSupply,
   type SupplyView,
   type UnitView,
 } from '@red-shelf/contract';
@@ -38,6 +43,7 @@ import type { Readable } from '../db/tx';
 import { standingUnits } from '../db/unitRepository';
 import { notFound, Refusal } from './refusal';
 import type { Context } from './context';
+import type { Ports } from './ports';
 import { Recorder } from './recorder';
 import { supplyToView, unitToView } from './views';
 import { refuseNoCells } from './wall';
@@ -49,6 +55,7 @@ interface Item extends PlaceItem, Lodger {
   readonly lot: HoldingView;
 }
 interface Planned {
+  readonly grouping: Grouping;
   readonly units: readonly UnitView[];
   readonly supplies: readonly SupplyView[];
   readonly moving: readonly Item[];
@@ -64,6 +71,7 @@ function alike({ kind, ...supply }: SupplyView, lot: HoldingView, home: string |
 const toItem = (supply: SupplyView, lot: HoldingView): Item => ({
   id: lot.id,
   supplyId: supply.id,
+  spot: lot.spot,
   hex: supply.hex,
   finish: supply.finish,
   family: supply.family,
@@ -73,7 +81,7 @@ const toItem = (supply: SupplyView, lot: HoldingView): Item => ({
   lot,
 });
 
-async function plan(db: Readable, request: ArrangeRequest): Promise<Planned> {
+async function plan(db: Readable, request: ArrangeRequest, today: string): Promise<Planned> {
   const wanted = new Set(request.unitIds);
   const standing = (await standingUnits(db)).map(unitToView);
   const units = standing.filter(({ id }) => wanted.has(id));
@@ -105,11 +113,21 @@ async function plan(db: Readable, request: ArrangeRequest): Promise<Planned> {
     ...item,
     alike: alike(item.of, item.lot, now.homeOf?.(item.supplyId)),
   }));
+  const sortable = new Map(supplies.map((supply) => [supply.id, toSortable(supply)]));
+  const inThese = asked.flatMap(({ supplyId }) => sortable.get(supplyId) ?? []);
+  const grouping = makeGrouping(request.recipes ?? {}, inThese);
+  const groupOf = (k: { readonly item: PlaceItem }): string => {
+    const thing = sortable.get(ownerOf(k));
+    return thing ? grouping.groupOf(thing) : '';
+  };
+  const grown = inThese.map((thing) => ({ group: grouping.groupOf(thing), createdAt: thing.createdAt }));
   const target = placeInGrid(asked, byReach(room, units, request), {
     ...(request.scheme ? { scheme: request.scheme } : {}),
-    ...recipeOrder(supplies, request),
+    ...recipeOrder(sortable, request),
+    groupOf,
+    growth: growthOf(grown, Date.parse(today)),
   });
-  return { units, supplies, moving, target };
+  return { grouping, units, supplies: all, moving, target };
 }
 
 function toPlaceUnit(unit: UnitView, staying: readonly Item[], room: RoomNow): PlaceUnit<Item> {
@@ -130,11 +148,10 @@ function toPlaceUnit(unit: UnitView, staying: readonly Item[], room: RoomNow): P
 
 /** The order of the person's recipes, where they have any. */
 function recipeOrder(
-  supplies: readonly SupplyView[],
+  sortable: ReadonlyMap<string, SortableSupply>,
   { recipes = {}, scheme }: ArrangeRequest,
 ): Pick<PlaceOptions, 'order'> {
   if (Object.keys(recipes).length === 0) return {};
-  const sortable = new Map(supplies.map((supply) => [supply.id, toSortable(supply)]));
   const order = makeRecipesOrder(recipes, scheme ?? DEFAULT_SCHEME, [...sortable.values()]);
   return {
     order: (a, b) => {
@@ -160,7 +177,7 @@ function byReach(
 
 /** Where everything in the chosen racks stands, before or after; things that stay put stand in both. */
 function side(
-  { units, supplies }: Planned,
+  { units, supplies, grouping }: Planned,
   spotOf: (lot: HoldingView) => PlaceSpot | null,
 ): ArrangePreview['before'] {
   const cells = new Map(
@@ -175,9 +192,20 @@ function side(
       row[spot.cell] = toItem(supply, lot);
       placed++;
     }
-  const rows = [...cells.values()].map((row) => row.map((item) => item && keyed(item)));
+  // As they are filled: down columns, back and forth, without the columns that are left out.
+  const rows = units.map(({ id, model }) =>
+    (model ? holdsOf(model).order : []).map((cell) => cells.get(id)?.[cell] ?? null),
+  );
+  const figures = shelfFigures(
+    rows.map((row) => row.map((item) => item && keyed(item))),
+    ({ item }) => grouping.groupOf(toSortable(item.of)),
+  );
+  const emptySlots = units.reduce((sum, unit, i) => {
+    const filled = (rows[i] ?? []).filter((item) => item !== null).length;
+    return sum + Math.max(0, (roomIn(unit) ?? 0) - filled);
+  }, 0);
   return {
-    figures: { placed, ...shelfFigures(rows) },
+    figures: { placed, emptySlots, ...figures },
     units: [...cells].map(([unitId, row]) => ({ unitId, slots: row.map((item) => item?.supplyId ?? null) })),
   };
 }
@@ -199,12 +227,19 @@ function outcome(planned: Planned): { changed: Map<string, PlaceSpot | null>; to
   return { changed, token: fingerprint([before, [...changed]]) };
 }
 
+/** The day, so that what was planned today can be carried out today: growth is counted by it. */
+const today = ({ now }: Ports): string => now().slice(0, 10);
+
 /** What arranging would do, with figures. Nothing changes. */
-export async function previewArrange({ store }: Context, request: ArrangeRequest): Promise<ArrangePreview> {
-  const planned = await plan(store.read, request);
+export async function previewArrange(
+  { store, ports }: Context,
+  request: ArrangeRequest,
+): Promise<ArrangePreview> {
+  const planned = await plan(store.read, request, today(ports));
   const spots = targetSpots(planned);
   const { changed, token } = outcome(planned);
   return {
+    by: planned.grouping.by,
     before: side(planned, ({ spot }) => spot),
     after: side(planned, ({ id, spot }) => (spots.has(id) ? (spots.get(id) ?? null) : spot)),
     held: [...planned.target.held].flatMap(([unitId, slots]) =>
@@ -223,7 +258,7 @@ export async function applyArrange(
   token: string,
 ): Promise<ChangeView> {
   return store.write(async (tx) => {
-    const planned = await plan(tx, request);
+    const planned = await plan(tx, request, today(ports));
     const { changed, token: now } = outcome(planned);
     if (now !== token)
       throw new Refusal(

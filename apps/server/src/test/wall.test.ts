@@ -42,7 +42,7 @@ test('arranging previews, applies all at once, and is undone all at once', async
     moves: 3,
     leftOver: [],
     before: { figures: { placed: 1 } },
-    after: { figures: { placed: 3, familyBreaks: 2, emptySlots: 5 } },
+    after: { figures: { placed: 3, breaks: 2, emptySlots: 5 } },
   });
   expect(await places()).toEqual({ Red: 7, Blue: null, Green: null });
   const { body } = await world.http
@@ -142,4 +142,47 @@ test('what was let go, by a verdict, an edit or a batch, leaves its slot and is 
   // Taken back, it is there again, in its slot.
   await world.http.post(`/api/changes/${edited.change.id}/undo`).send({}).expect(200);
   expect((await places()).Moss).toBe(1);
+});
+
+test('figures follow the way a rack is filled and what the recipe keeps together; left-out columns are no room', async () => {
+  const model = { ...rackOf(2, 3).model, filling: 'columns', skipColumns: [3] };
+  const unit = { ...rack, model };
+  await world.http.put(`/api/units/${rack.id}`).send(unit).expect(200);
+  // Down the columns: red red | blue blue.
+  const inks = [
+    ['#b3262b', 'Hollin', 0],
+    ['#c8464c', 'Marram', 3],
+    ['#3468b0', 'Hollin', 1],
+    ['#9cc3ea', 'Marram', 4],
+  ] as const;
+  for (const [hex, maker, cell] of inks) {
+    const { id } = await world.add({ name: `${maker} ${hex}`, hex, maker });
+    await put(id, cell);
+  }
+  const preview = async (more: object): Promise<ArrangePreview> =>
+    (await world.http.post('/api/arrange/preview').send({ kinds: ['ink'], unitIds: [rack.id], ...more }))
+      .body as ArrangePreview;
+  expect((await preview({})).before.figures).toMatchObject({ breaks: 1, emptySlots: 0, placed: 4 });
+  const byRange = await preview({ recipes: { ink: ['name', 'code'] } });
+  expect(byRange.by).toBe('family');
+  const byType = await preview({ recipes: { ink: ['finish', 'maker'] } });
+  expect(byType).toMatchObject({ by: 'finish', before: { figures: { breaks: 0 } } });
+});
+
+test('one pad more moves only what stands in its way, and the room for growth stays', async () => {
+  const big = await world.rack(rackOf(5, 12));
+  for (let i = 0; i < 40; i++)
+    await world.add({ name: `Red ${i}`, hex: `#b3${(10 + i).toString(16).padStart(2, '0')}2b` });
+  const request = { kinds: ['ink'], unitIds: [big.id] };
+  const ask = async (): Promise<ArrangePreview> =>
+    (await world.http.post('/api/arrange/preview').send(request).expect(200)).body as ArrangePreview;
+  const first = await ask();
+  await world.http
+    .post('/api/arrange/apply')
+    .send({ ...request, token: first.token })
+    .expect(200);
+  const applied = await ask();
+  expect(applied).toMatchObject({ moves: 0, held: first.held });
+  await world.add({ name: 'One more', hex: '#b31e2b' });
+  expect((await ask()).moves).toBeLessThanOrEqual(8);
 });

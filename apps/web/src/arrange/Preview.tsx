@@ -1,5 +1,5 @@
-import type { ArrangePreview } from '@red-shelf/contract';
-import type { FamilyGroup } from '@red-shelf/core';
+import type { ArrangePreview, UnitView } from '@red-shelf/contract';
+import { FAMILY_GROUP_INFO, FAMILY_GROUPS, holdsOf } from '@red-shelf/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mainOf } from '../api/contents';
@@ -12,10 +12,10 @@ import { Swatch } from '../ui/Swatch';
 import { Txt } from '../ui/Txt';
 import { useWide } from '../ui/useWide';
 import { wallScale } from '../draw/geometry';
-import { UnitHead } from '../draw/UnitBlock';
+import { sayFilled, UnitHead } from '../draw/UnitBlock';
 import { UnitDrawing } from '../draw/UnitDrawing';
 import { Strip } from './Strip';
-import { sayVerdict } from './verdict';
+import { breaksOf, sayVerdict } from './verdict';
 
 interface PreviewProps {
   readonly plan: ArrangePreview;
@@ -37,9 +37,9 @@ export function Preview({ plan, stash, children }: PreviewProps) {
       <View style={styles.figures}>
         <Figure label="placed" now={String(before.figures.placed)} then={String(after.figures.placed)} />
         <Figure
-          label="family breaks"
-          now={String(before.figures.familyBreaks)}
-          then={String(after.figures.familyBreaks)}
+          label={breaksOf(plan.by)}
+          now={String(before.figures.breaks)}
+          then={String(after.figures.breaks)}
         />
         <Figure
           label="mean colour step"
@@ -103,15 +103,28 @@ function Figure({
   );
 }
 
+/** The tick of a slot that is kept for a group: its own colour where the groups are families. */
+function tickFor(group: string): string {
+  const family = FAMILY_GROUPS.find((each) => each === group);
+  return family ? FAMILY_GROUP_INFO[family].hex : colour.quiet;
+}
+
+/** Slots one after another as they are filled, not as they are numbered. */
+const inTurn = (side: ArrangePreview['before'], units: readonly UnitView[]): (string | null)[] =>
+  units.flatMap(({ id, model }) => {
+    const { slots } = side.units.find(({ unitId }) => unitId === id) ?? { slots: [] };
+    return (model ? holdsOf(model).order : []).map((cell) => slots[cell] ?? null);
+  });
+
 function Sides({ plan, stash }: Omit<PreviewProps, 'children'>) {
   const wide = useWide();
   const [width, setWidth] = useState(0);
   const ids = plan.after.units.map(({ unitId }) => unitId);
   const units = stash.wall.units.filter(({ id }) => ids.includes(id));
   const held = useMemo(() => {
-    const byUnit = new Map<string, Map<number, FamilyGroup>>();
+    const byUnit = new Map<string, Map<number, string>>();
     for (const { unitId, slot, group } of plan.held)
-      byUnit.set(unitId, (byUnit.get(unitId) ?? new Map<number, FamilyGroup>()).set(slot, group));
+      byUnit.set(unitId, (byUnit.get(unitId) ?? new Map<number, string>()).set(slot, tickFor(group)));
     return byUnit;
   }, [plan.held]);
   const each = wide ? Math.floor((width - space.l) / 2) : width;
@@ -121,7 +134,13 @@ function Sides({ plan, stash }: Omit<PreviewProps, 'children'>) {
       <Txt look="strong" level={2}>
         {title}
       </Txt>
-      <Strip side={side} byId={stash.byId} label={title} />
+      <Strip
+        slots={inTurn(side, units)}
+        figures={side.figures}
+        by={plan.by}
+        byId={stash.byId}
+        label={title}
+      />
       {units.map((unit) => {
         const slots = (side.units.find(({ unitId }) => unitId === unit.id)?.slots ?? []).map((id) => {
           const supply = id ? stash.byId.get(id) : undefined;
@@ -130,7 +149,7 @@ function Sides({ plan, stash }: Omit<PreviewProps, 'children'>) {
         });
         return (
           <View key={unit.id} style={styles.unit}>
-            <UnitHead unit={unit} aside={`${slots.filter(Boolean).length} of ${slots.length}`} />
+            <UnitHead unit={unit} aside={sayFilled(unit, slots)} />
             <UnitDrawing
               unit={unit}
               slots={slots}

@@ -7,7 +7,10 @@ import { many } from '../copy/words';
 import { colour } from '../theme/tokens';
 
 interface StripProps {
-  readonly side: ArrangePreview['before'];
+  /** Ids in the order they are met; null for an open slot. */
+  readonly slots: readonly (string | null)[];
+  readonly figures: ArrangePreview['before']['figures'];
+  readonly by: ArrangePreview['by'];
   readonly byId: ById<SupplyView>;
   readonly label: string;
 }
@@ -15,15 +18,14 @@ interface StripProps {
 const HEIGHT = 40;
 
 /** The whole run as one band of colour, slot by slot: the eye sees a break at once. */
-export function Strip({ side, byId, label }: StripProps) {
+export function Strip({ slots, figures, by, byId, label }: StripProps) {
   const [width, setWidth] = useState(0);
-  const slots = side.units.flatMap((unit) => unit.slots);
   const each = width / Math.max(1, slots.length);
   return (
     <View
       style={styles.strip}
       role="img"
-      aria-label={`${label}: ${side.figures.placed} colours in a row, ${many(side.figures.familyBreaks, 'change')} of family`}
+      aria-label={`${label}: ${figures.placed} colours in a row, ${many(figures.breaks, 'change')} of ${by ?? 'group'}`}
       onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
     >
       <Svg width={width} height={HEIGHT}>

@@ -1,3 +1,4 @@
+import { roomIn } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { memo, useCallback } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -39,9 +40,11 @@ export const UnitBlock = memo(function UnitBlock({
   );
 });
 
-/** "12 of 60"; "14 things" where they lie loose. */
+/** "12 of 60", where 60 may be; "14 things" where they lie loose. */
 export const sayFilled = (unit: UnitView, slots: Contents): string =>
-  isLoose(unit) ? many(countIn(slots), 'thing') : `${countIn(slots)} of ${slots.length}`;
+  isLoose(unit)
+    ? many(countIn(slots), 'thing')
+    : `${countIn(slots)} of ${Math.max(countIn(slots), roomIn(unit) ?? 0)}`;
 
 /** The label-tape letter and name of a unit. */
 export function UnitHead({ unit, aside }: { readonly unit: UnitView; readonly aside: string }) {

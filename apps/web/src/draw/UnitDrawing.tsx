@@ -1,4 +1,4 @@
-import { addressIn, endOf, FAMILY_GROUP_INFO, holdsOf, type Box, type FamilyGroup } from '@red-shelf/core';
+import { addressIn, endOf, holdsOf, type Box, type FamilyGroup } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { memo, useMemo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
@@ -17,7 +17,7 @@ interface UnitDrawingProps {
   readonly scale: number;
   /** Ids that stay lit; undefined when nothing is searched for. */
   readonly lit?: ReadonlySet<string> | undefined;
-  readonly held?: ReadonlyMap<number, FamilyGroup> | undefined;
+  readonly held?: ReadonlyMap<number, string> | undefined;
   readonly selected?: number | null;
   /** Without it the drawing is only looked at. */
   readonly onSelect?: ((slot: number) => void) | undefined;
@@ -146,11 +146,11 @@ function firstOfFamily(slots: Contents): Set<number> {
 interface OpenSlotProps {
   readonly box: Box;
   readonly round: boolean;
-  readonly heldFor: FamilyGroup | undefined;
+  readonly heldFor: string | undefined;
   readonly dim: boolean;
 }
 
-/** A dotted outline; with a small tick of its family's colour where the slot is kept for growth. */
+/** A dotted outline; with a small tick of a group's colour where the slot is kept for its growth. */
 function OpenSlot({ box: { x, y, w, h }, round, heldFor, dim }: OpenSlotProps) {
   const tick = Math.min(w, h, 18) * 0.5;
   const dotted = { fill: 'none', stroke: colour.openSlot, strokeWidth: 0.9, strokeDasharray: '1.6 2.2' };
@@ -161,12 +161,7 @@ function OpenSlot({ box: { x, y, w, h }, round, heldFor, dim }: OpenSlotProps) {
       ) : (
         <Rect x={x + 0.5} y={y + 0.5} width={w - 1} height={h - 1} rx={1.5} {...dotted} />
       )}
-      {heldFor && (
-        <Path
-          d={`M${x + w} ${y + h - tick}V${y + h}H${x + w - tick}Z`}
-          fill={FAMILY_GROUP_INFO[heldFor].hex}
-        />
-      )}
+      {heldFor && <Path d={`M${x + w} ${y + h - tick}V${y + h}H${x + w - tick}Z`} fill={heldFor} />}
     </G>
   );
 }

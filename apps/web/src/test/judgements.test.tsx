@@ -216,9 +216,13 @@ test('where it hurts most is said with reasons', () => {
 test('racks that are put away are neither on the wall nor offered for arranging', async () => {
   server([supply()], [preferences({ recipes: { ink: ['maker'] } })], {
     'POST /api/arrange/preview': {
-      before: { figures: { placed: 0, emptySlots: 0, familyBreaks: 0, meanStep: null }, units: [] },
-      after: { figures: { placed: 0, emptySlots: 0, familyBreaks: 0, meanStep: null }, units: [] },
+      before: {
+        figures: { placed: 0, emptySlots: 0, breaks: 0, meanStep: null },
+        units: [],
+      },
+      after: { figures: { placed: 0, emptySlots: 0, breaks: 0, meanStep: null }, units: [] },
       held: [],
+      by: 'family' as const,
       leftOver: [],
       moves: 0,
       token: 't',

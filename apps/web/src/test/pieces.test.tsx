@@ -95,11 +95,12 @@ test('amounts are read in the form’s own unit, and refused with a sentence', (
 });
 
 test('the verdict says what is gained, what it costs and what is left over', () => {
-  const figures = { placed: 5, emptySlots: 1, familyBreaks: 4, meanStep: 12 };
+  const figures = { placed: 5, emptySlots: 1, breaks: 4, meanStep: 12 };
   const plan = {
     before: { figures, units: [] },
-    after: { figures: { ...figures, familyBreaks: 2 }, units: [] },
+    after: { figures: { ...figures, breaks: 2 }, units: [] },
     held: [],
+    by: 'family' as const,
     leftOver: [],
     moves: 10,
     token: '',
@@ -108,6 +109,14 @@ test('the verdict says what is gained, what it costs and what is left over', () 
     head: 'Easier to find things.',
     body: '10 moves, about 2 minutes at 12 seconds each. Nothing is left over.',
   });
+  // A break or two for an evening's work is no gain, whatever stands together.
+  expect(sayVerdict({ ...plan, moves: 300 })).toMatchObject({
+    head: 'Little to gain.',
+    body: expect.stringMatching(/^Only 2 breaks between families fewer\. 300 moves/) as string,
+  });
+  expect(sayVerdict({ ...plan, by: 'maker', after: plan.before }).body).toMatch(/^The makers stand together/);
+  const smooth = { figures: { ...figures, meanStep: 8 }, units: [] };
+  expect(sayVerdict({ ...plan, after: smooth }).head).toBe('Calmer to look at.');
   expect(sayVerdict({ ...plan, moves: 0 }).head).toBe('In order already.');
   expect(sayVerdict({ ...plan, after: plan.before }).head).toBe('Little to gain.');
 });

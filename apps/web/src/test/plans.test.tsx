@@ -34,16 +34,17 @@ const STASH = {
     units: [unit(), unit({ id: 'u2', label: 'C', name: 'Marker tray', rules: { kinds: ['marker'] } })],
   },
 };
-const figures = (placed: number, familyBreaks: number) => ({
+const figures = (placed: number, breaks: number) => ({
   placed,
   emptySlots: 6 - placed,
-  familyBreaks,
+  breaks,
   meanStep: 12.34,
 });
 const PREVIEW = {
   before: { figures: figures(2, 3), units: [{ unitId: 'u1', slots: [null, null, null, null, 's1', null] }] },
   after: { figures: figures(3, 1), units: [{ unitId: 'u1', slots: ['s2', null, 's1', 's3', null, null] }] },
   held: [{ unitId: 'u1', slot: 1, group: 'red' }],
+  by: 'family',
   leftOver: [{ supplyId: 's3', reason: { code: 'too_wide', needUm: 132_000, haveUm: 102_000 } }],
   moves: 3,
   token: 't1',

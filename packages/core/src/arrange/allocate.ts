@@ -10,12 +10,29 @@ export interface Claim {
   readonly units: readonly number[];
 }
 
-/** Answers flow[claim][unit]; row sums never pass a claim's count, column sums never pass a room. */
+/** Room is given away in so many steps, so that units fill up together. */
+const STEPS = 20;
+
+/**
+ * Answers flow[claim][unit]; row sums never pass a claim's count, column sums never pass a room. Units are filled about
+ * evenly, so that what stays open is shared over all of them.
+ */
 export function allocate(claims: readonly Claim[], rooms: readonly number[]): number[][] {
   const flow = claims.map(() => rooms.map(() => 0));
-  const free = [...rooms];
+  const used = (unit: number): number => flow.reduce((sum, row) => sum + (row[unit] ?? 0), 0);
+  for (let step = 1; step <= STEPS; step++)
+    augment(
+      claims,
+      flow,
+      rooms.map((room, unit) => Math.ceil((room * step) / STEPS) - used(unit)),
+    );
+  return flow;
+}
+
+/** Raises a flow as far as the rooms that are free let it. */
+function augment(claims: readonly Claim[], flow: number[][], free: number[]): void {
   claims.forEach((claim, c) => {
-    let waiting = claim.count;
+    let waiting = claim.count - (flow[c] ?? []).reduce((sum, given) => sum + given, 0);
     while (waiting > 0) {
       const path = findPath(c, claims, flow, free);
       if (!path) break;
@@ -38,7 +55,6 @@ export function allocate(claims: readonly Claim[], rooms: readonly number[]): nu
       waiting -= most;
     }
   });
-  return flow;
 }
 
 /** One claim gets room in `unit`; a claim displaced from `takenFrom` is the one that moves on. */

@@ -3,37 +3,31 @@ import type { Keyed } from './order';
 
 /** How well a shelf reads, in numbers a person can compare before and after. */
 export interface ShelfFigures {
-  /** Slots with nothing in them. */
-  readonly emptySlots: number;
-  /** Times the family changes between one occupied slot and the next. */
-  readonly familyBreaks: number;
+  /** Times the group changes between one occupied slot and the next. */
+  readonly breaks: number;
   /** Mean CIEDE2000 between one occupied slot and the next; null below two things. */
   readonly meanStep: number | null;
 }
 
 /**
- * Figures of shelves given as rows of slots in reading order, one list per unit; null is an empty slot.
- * Neighbours are counted inside a unit only.
+ * Figures of shelves given as rows of slots in the order they are filled, one list per unit; null is an empty slot.
+ * Neighbours are counted inside a unit only. Groups are families of colour unless `groupOf` says otherwise.
  */
-export function shelfFigures(units: readonly (readonly (Keyed<unknown> | null)[])[]): ShelfFigures {
-  let emptySlots = 0;
-  let familyBreaks = 0;
-  let steps = 0;
-  let sum = 0;
+export function shelfFigures<T>(
+  units: readonly (readonly (Keyed<T> | null)[])[],
+  groupOf: (thing: Keyed<T>) => string = ({ group }) => group,
+): ShelfFigures {
+  let [breaks, steps, sum] = [0, 0, 0];
   for (const slots of units) {
-    let before: Keyed<unknown> | null = null;
-    for (const here of slots) {
-      if (!here) {
-        emptySlots++;
-        continue;
-      }
-      if (before) {
-        steps++;
-        sum += ciede2000(before.lab, here.lab);
-        if (before.group !== here.group) familyBreaks++;
-      }
-      before = here;
-    }
+    const things = slots.filter((slot) => slot !== null);
+    const groups = things.map(groupOf);
+    things.slice(1).forEach((here, i) => {
+      const before = things[i];
+      if (!before) return;
+      steps++;
+      sum += ciede2000(before.lab, here.lab);
+      if (groups[i] !== groups[i + 1]) breaks++;
+    });
   }
-  return { emptySlots, familyBreaks, meanStep: steps === 0 ? null : sum / steps };
+  return { breaks, meanStep: steps === 0 ? null : sum / steps };
 }

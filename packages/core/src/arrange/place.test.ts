@@ -58,7 +58,12 @@ test('spare slots stand inside the families, in proportion to their size', () =>
 });
 
 test('expected growth outweighs size', () => {
-  const { units } = placeInGrid([...BLUES, ...REDS], [unit('A', 1, 9)], { growth: { red: 0, blue: 5 } });
+  const { units } = placeInGrid([...BLUES, ...REDS], [unit('A', 1, 9)], {
+    growth: new Map([
+      ['red', 0],
+      ['blue', 5],
+    ]),
+  });
   expect(units[0]!.slots.map((slot) => slot?.id ?? '·').join(' ')).toBe('r0 r1 r2 · b0 b1 · · ·');
 });
 
@@ -149,11 +154,49 @@ test('sharing out gives away everything, and something to everyone when there is
   );
 });
 
-test('figures count empty slots, family breaks and the mean step, inside each unit only', () => {
+test('figures count breaks and the mean step, inside each unit only', () => {
   const [red, dark, blue] = [keyed(REDS[0]!), keyed(REDS[2]!), keyed(BLUES[1]!)];
   const figures = shelfFigures([[red, null, dark], [blue]]);
-  expect(figures).toMatchObject({ emptySlots: 1, familyBreaks: 0 });
+  expect(figures).toMatchObject({ breaks: 0 });
   expect(figures.meanStep).toBeGreaterThan(8);
-  expect(shelfFigures([[red, blue], [red]]).familyBreaks).toBe(1);
-  expect(shelfFigures([[null], []])).toEqual({ emptySlots: 1, familyBreaks: 0, meanStep: null });
+  expect(shelfFigures([[red, blue], [red]]).breaks).toBe(1);
+  expect(shelfFigures([[red, blue, dark]])).toMatchObject({ breaks: 2 });
+  expect(shelfFigures([[red, blue, dark]], () => 'one')).toMatchObject({ breaks: 0 });
+  expect(shelfFigures([[null], []])).toEqual({ breaks: 0, meanStep: null });
+});
+
+test('what stays open is shared over all racks of the path, and stays where it is once things stand', () => {
+  const items = Array.from({ length: 96 }, (_, i) =>
+    ink(`i${String(i).padStart(2, '0')}`, i < 60 ? '#b3262b' : '#3468b0'),
+  );
+  const racks = [unit('A', 6, 10), unit('B', 6, 10)];
+  const { units, held } = placeInGrid(items, racks);
+  const open = units.map(({ slots }) => slots.filter((slot) => slot === null).length);
+  expect(Math.min(...open)).toBeGreaterThanOrEqual(8);
+  const stood = units.flatMap(({ unit: { id }, slots }) =>
+    slots.flatMap((slot, cell) => (slot ? [{ ...slot, spot: { unitId: id, cell } }] : [])),
+  );
+  expect(placeInGrid(stood, racks).held).toEqual(held);
+  // One more moves no more than stand between it and the nearest open slot.
+  const more = placeInGrid([...stood, ink('i30b', '#b3262b')], racks);
+  const before = new Map(stood.map(({ id, spot }) => [id, `${spot.unitId} ${spot.cell}`]));
+  const moved = more.units.flatMap(({ unit: { id }, slots }) =>
+    slots.filter((slot, cell) => slot && before.has(slot.id) && before.get(slot.id) !== `${id} ${cell}`),
+  );
+  expect(moved.length).toBeLessThan(60);
+});
+
+test('with sizes that go into one rack only, units still fill up together', () => {
+  const small = { cell: size(36, 24, 40) };
+  const items = [
+    ...Array.from({ length: 10 }, (_, i) => ink(`m${i}`, '#b3262b', { size: MINI })),
+    ...Array.from({ length: 6 }, (_, i) => ink(`p${i}`, '#3468b0')),
+  ];
+  const { units, leftOver } = placeInGrid(items, [
+    unit('A', 1, 10),
+    unit('B', 1, 10),
+    unit('C', 1, 10, small),
+  ]);
+  expect(leftOver).toEqual([]);
+  for (const { slots } of units) expect(slots.filter(Boolean).length).toBeLessThan(9);
 });
