@@ -128,6 +128,8 @@ export { labelPrint, slotLabels, type Labelled, type SlotLabel } from './storage
 export { misfits, type Misfit } from './storage/misfit';
 export { isTooMany, sparesOf } from './stock/spares';
 export { isLow, isUnused, useOf } from './stock/usage';
+export { hazardsOf } from './kinds/hazards';
+export type { Trait } from './kinds/definition';
 export { painOf, type Pain } from './storage/pain';
 export { freeLabel, mayStandIn, movedBehind, unitLettered } from './storage/tree';
 export {

@@ -1,4 +1,13 @@
-import { addressIn, HAND_ID, holdsOf, mainLot, placedLots, placesIn, type RoomNow } from '@red-shelf/core';
+import {
+  addressIn,
+  bodyOf,
+  HAND_ID,
+  holdsOf,
+  mainLot,
+  placedLots,
+  placesIn,
+  type RoomNow,
+} from '@red-shelf/core';
 import { homesIn, type HoldingView, type SupplyView, type UnitView } from '@red-shelf/contract';
 import { useMemo } from 'react';
 import { usePreferences, useRecords, type Stash } from './queries';
@@ -87,6 +96,10 @@ export const useContents = (stash: Stash | undefined): ReadonlyMap<string, Conte
 /** How many things are in a unit. */
 export const countIn = (contents: Contents | undefined): number =>
   (contents ?? []).reduce((sum, each) => sum + (each ? 1 : 0), 0);
+
+/** What all that is in a unit weighs, about, mg. */
+export const massIn = (contents: Contents | undefined): number =>
+  (contents ?? []).reduce((sum, each) => sum + (each ? bodyOf(each.supply, each.lot).massMg : 0), 0);
 
 /** The room as `mayLive` is asked of it: what lives where, and which units are kept for a palette or a drawer. */
 export function useRoom(stash: Stash | undefined): RoomNow {

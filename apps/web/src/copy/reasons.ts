@@ -3,6 +3,7 @@ import {
   type CellRefusal,
   type ListField,
   type Refusal,
+  type Trait,
   type Warning,
 } from '@red-shelf/core';
 import type { LeftOverView, RowView } from '@red-shelf/contract';
@@ -39,13 +40,28 @@ export function sayLeftOver(reason: LeftOverView | Refusal): string {
   }
 }
 
+/** What a thing does that its neighbours suffer from. */
+export const DOES: Readonly<Record<Trait, string>> = {
+  'sheds glitter': 'sheds glitter',
+  scratches: 'scratches',
+  'scratched easily': 'is scratched easily',
+  leaks: 'may leak',
+  stains: 'stains',
+  fades: 'fades in the light',
+  heavy: 'is heavy in a pile',
+};
+
 /** What is wrong with a place that a thing may live in all the same. */
-export function sayWarning(warning: Warning): string {
+export function sayWarning(warning: Warning, nameOf: (id: string) => string): string {
   switch (warning.code) {
     case 'too_thick':
       return `Together they need ${mm(warning.needUm)} mm, and there are ${mm(warning.haveUm)} mm: some should live elsewhere.`;
     case 'too_full':
       return `With it ${Math.round((100 * warning.haveUl) / warning.ofUl)}% of what should go in is in: it gets hard to find anything.`;
+    case 'bad_company':
+      return warning.suffers === 'thing'
+        ? `${nameOf(warning.by)} stands beside it and ${DOES[warning.trait]}: it suffers from that. Part them, or put something between.`
+        : `It ${DOES[warning.trait]}, and ${nameOf(warning.by)} beside it suffers from that. Part them, or put something between.`;
     case 'kept_for_others':
       return 'This place is kept for other things.';
     case 'belongs_elsewhere':

@@ -20,25 +20,6 @@ export const words = {
   small: 'Small parts can be swallowed. Keep gems, buttons, beads and magnets from small children and pets.',
 } as const;
 
-const CAUTIONS: Readonly<Record<string, 'solvent' | 'blade' | 'heat' | 'small'>> = {
-  'alcohol-dual': 'solvent',
-  paint: 'solvent',
-  spray: 'solvent',
-  drops: 'solvent',
-  refill: 'solvent',
-  punch: 'blade',
-  tool: 'blade',
-  die: 'blade',
-  powder: 'heat',
-  foil: 'heat',
-  gems: 'small',
-  buttons: 'small',
-  beads: 'small',
-};
-
-/** The caution that goes with a form, if any. */
-export const cautionOf = (form: string): 'solvent' | 'blade' | 'heat' | 'small' | undefined => CAUTIONS[form];
-
 /** `12,345`; the browser's own way takes a noticeable while to start. */
 export const thousands = (n: number): string => String(n).replace(/\B(?=(?:\d{3})+$)/g, ',');
 

@@ -89,7 +89,7 @@ function LotLine({ supply, lot, alone }: { supply: SupplyView; lot: HoldingView;
         !isRefusal(answer) &&
         answer.map((warning) => (
           <Txt key={warning.code} look="quiet">
-            {sayWarning(warning)}
+            {sayWarning(warning, (id) => stash?.byId.get(id)?.name ?? 'something')}
           </Txt>
         ))}
     </View>

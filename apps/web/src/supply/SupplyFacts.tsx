@@ -1,4 +1,4 @@
-import { attributesOf, familyOf, formOf, freeOf, inStash } from '@red-shelf/core';
+import { attributesOf, bodyOf, familyOf, formOf, freeOf, inStash } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
@@ -7,7 +7,9 @@ import { hasPlace } from '../api/contents';
 import { usePreferences } from '../api/queries';
 import { useHeld } from '../api/useHeld';
 import { sayLastUsed, sayParts, sayStock, sayWhat } from '../copy/supply';
-import { sayAttribute, sayLength, sayPrice, type Units } from '../copy/measure';
+import { DOES } from '../copy/reasons';
+import { listOf } from '../copy/words';
+import { sayAttribute, sayLength, sayMass, sayPrice, type Units } from '../copy/measure';
 import { colour, space } from '../theme/tokens';
 import { Flag } from '../ui/Note';
 import { Txt } from '../ui/Txt';
@@ -113,6 +115,22 @@ function FamilyLine({ supply }: { readonly supply: SupplyView }) {
   );
 }
 
+/** How it wants to be kept, and what to mind about it. */
+function keepingLines(supply: SupplyView, units: Units): (readonly [string, string])[] {
+  const { orientation, traits = [], avoid = [] } = formOf(supply.kind, supply.form);
+  const mass = supply.holdings.reduce((sum, lot) => sum + bodyOf(supply, lot).massMg, 0);
+  return [
+    ...(mass > 0 ? [['Weighs', `about ${sayMass(mass, units)} in all`] as const] : []),
+    ...(orientation && orientation.wants !== 'any'
+      ? [['Kept', `${orientation.wants}. ${orientation.because}`] as const]
+      : []),
+    ...(traits.length > 0 ? [['Mind that it', listOf(traits.map((trait) => DOES[trait]))] as const] : []),
+    ...(avoid.length > 0
+      ? [['Not beside', `anything that ${avoid.map((trait) => DOES[trait]).join(' or ')}`] as const]
+      : []),
+  ];
+}
+
 /** Attributes and the rest of the facts, one line each. */
 function Details({ supply, units }: { readonly supply: SupplyView; readonly units: Units }) {
   const { facts, kind, form } = supply;
@@ -131,6 +149,7 @@ function Details({ supply, units }: { readonly supply: SupplyView; readonly unit
           ] as const,
         ]
       : []),
+    ...keepingLines(supply, units),
     ...(facts.spares === undefined ? [] : [['Spares meant', String(facts.spares)] as const]),
     ...(facts.price ? [['Price', sayPrice(facts.price)] as const] : []),
     ...(facts.source ? [['From', facts.source] as const] : []),

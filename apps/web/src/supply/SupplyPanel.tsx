@@ -1,11 +1,11 @@
-import { FAMILY_GROUP_INFO, formOf, inkOn } from '@red-shelf/core';
+import { FAMILY_GROUP_INFO, formOf, hazardsOf, inkOn } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { useLocalSearchParams } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { useSupply } from '../api/queries';
 import { Waiting } from '../ui/Waiting';
-import { cautionOf, words } from '../copy/words';
+import { words } from '../copy/words';
 import type { Where } from '../api/where';
 import { colour, radius, space, TOUCH } from '../theme/tokens';
 import { Caution } from '../ui/Caution';
@@ -41,7 +41,6 @@ export function SupplyPanel({ id, where, onClose }: SupplyPanelProps) {
     );
   const { supply, ledger } = data;
   const form = formOf(supply.kind, supply.form);
-  const caution = cautionOf(form.id);
   return (
     <ScrollView style={styles.panel} contentContainerStyle={styles.inside}>
       <Close onPress={onClose} />
@@ -57,7 +56,11 @@ export function SupplyPanel({ id, where, onClose }: SupplyPanelProps) {
           <SupplyFacts supply={supply} address={where(supply)} />
           <StockPart supply={supply} />
           <Manage supply={supply} onEdit={() => setEditing(true)} onRemoved={onClose} />
-          {caution && <Caution id={`${caution}.${supply.id}`}>{words[caution]}</Caution>}
+          {hazardsOf(supply).map((hazard) => (
+            <Caution key={hazard} id={`${hazard}.${supply.id}`}>
+              {words[hazard]}
+            </Caution>
+          ))}
           {typeof supply.facts.attributes?.letters === 'string' && <Letters supply={supply} />}
           <BreakUp supply={supply} ledger={ledger ?? []} />
           <SameColour supply={later ?? supply} />

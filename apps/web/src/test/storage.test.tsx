@@ -60,7 +60,7 @@ test('a rack is edited whole: standing, limit, skipped columns; slips are said a
   at({ unit: 'u1' });
   const sent = server({ 'PUT /api/units/u1': { change: change({ kind: 'unit' }), unit: unit() } });
   show(<StorageScreen />);
-  expect(await screen.findByText('1 thing in it')).toBeTruthy();
+  expect(await screen.findByText('1 thing in it · about 62 g without the rack')).toBeTruthy();
   type('Columns to skip', '9');
   press('Keep it so');
   expect(
@@ -110,7 +110,7 @@ test('a rack that was changed elsewhere says so and keeps what was typed', async
     }),
   });
   show(<StorageScreen />);
-  await screen.findByText('1 thing in it');
+  await screen.findByText('1 thing in it · about 62 g without the rack');
   type('Name', 'Window rack');
   press('Keep it so');
   expect(await screen.findByText('This was changed in another window.')).toBeTruthy();

@@ -1,5 +1,13 @@
 import type { SlotChoice } from '../draw/UnitBlock';
-import { addressIn, colourDifference, FAMILY_GROUP_INFO, HAND_ID, isRefusal, mayLive } from '@red-shelf/core';
+import {
+  addressIn,
+  colourDifference,
+  FAMILY_GROUP_INFO,
+  HAND_ID,
+  isRefusal,
+  mayLive,
+  formOf,
+} from '@red-shelf/core';
 import type { Place, UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
@@ -102,6 +110,7 @@ function Occupied({ living: { supply, lot }, unit, slots, slot, stash }: Occupie
       );
   const answer = mayLive({ supply, lot }, { unit, cell: lot.spot?.cell ?? null }, room);
   const what = sayLotWhat(lot, preferences.units);
+  const wants = formOf(supply.kind, supply.form).orientation;
   return (
     <>
       <View style={styles.thing}>
@@ -114,12 +123,17 @@ function Occupied({ living: { supply, lot }, unit, slots, slot, stash }: Occupie
           </Txt>
         </View>
       </View>
+      {wants && wants.wants !== 'any' && (
+        <Txt look="quiet">
+          Kept {wants.wants}. {wants.because}
+        </Txt>
+      )}
       {beside.length > 0 && <Txt look="quiet">Beside it: {beside.join(' · ')}</Txt>}
       {answer !== null &&
         !isRefusal(answer) &&
         answer.map((warning) => (
           <Note key={warning.code} sort="attention">
-            {sayWarning(warning)}
+            {sayWarning(warning, (id) => stash.byId.get(id)?.name ?? 'something')}
           </Note>
         ))}
       <View style={styles.acts}>

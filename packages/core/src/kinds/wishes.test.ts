@@ -1,4 +1,5 @@
 import { KINDS } from './definition';
+import { hazardsOf } from './hazards';
 import { findForm, formsOfKind } from './registry';
 
 const all = KINDS.flatMap((kind) =>
@@ -40,4 +41,16 @@ test('full sheets keep packs, bases and scraps; what is cut already keeps none',
   expect(findForm('cardstock', 'sheet-12')?.parts).toEqual(['pack', 'base', 'scrap']);
   expect(findForm('cardstock', 'cut-base')?.parts).toBeUndefined();
   expect(findForm('ink', 'full-pad')?.parts).toBeUndefined();
+});
+
+test('cautions go by what is in a thing: a solvent pad has one, a dye refill has none, an unknown bottle has', () => {
+  const ink = (form: string, chemistry?: string) =>
+    hazardsOf({ kind: 'ink', form, facts: chemistry ? { attributes: { chemistry } } : {} });
+  expect(ink('full-pad', 'permanent solvent')).toEqual(['solvent']);
+  expect(ink('full-pad', 'dye')).toEqual([]);
+  expect(ink('refill', 'dye')).toEqual([]);
+  expect(ink('refill')).toEqual(['solvent']);
+  expect(ink('drops', 'alcohol')).toEqual(['solvent']);
+  expect(ink('mini-pad', 'watermark or embossing')).toEqual(['heat']);
+  expect(hazardsOf({ kind: 'companion', form: 'gems', facts: {} })).toEqual(['small']);
 });

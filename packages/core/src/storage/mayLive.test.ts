@@ -120,3 +120,31 @@ test('a thing that fits no rack of its kind is told with the rack it nearly fits
     { item: tall, refusal: { code: 'too_high', needUm: 33_000, haveUm: 30_000 } },
   ]);
 });
+
+test('what leaks, stains or sheds is no company for what suffers from it: beside it in cells, anywhere where things lie loose', () => {
+  const kinds = ['ink', 'ribbon', 'companion'] as const;
+  const box = testUnit({
+    model: { model: 'loose', widthUm: 400 * MM, heightUm: 200 * MM, depthUm: 400 * MM, fillPercent: 90 },
+    rules: { kinds: [...kinds] },
+  });
+  const ribbon = lodger('r', { kind: 'ribbon', form: 'spool' }, { left: 9_000_000 });
+  const bottle = lodger('b', { form: 'refill' });
+  const answer = mayLive(ribbon, { unit: box, cell: null }, living([bottle, null]));
+  expect(answer).toEqual([{ code: 'bad_company', by: 'b', trait: 'leaks', suffers: 'thing' }]);
+  expect(mayLive(bottle, { unit: box, cell: null }, living([ribbon, null]))).toMatchObject([
+    { suffers: 'other' },
+  ]);
+  const grid = testUnit({ model: evenGrid(3, 3, size(102, 90, 120)), rules: { kinds: [...kinds] } });
+  const at = (cell: number): string => code(mayLive(ribbon, { unit: grid, cell }, living([bottle, 4])));
+  expect([1, 3, 5, 7].map(at)).toEqual(Array(4).fill('bad_company'));
+  expect([0, 2, 6, 8].map(at)).toEqual(Array(4).fill('yes'));
+  expect(
+    code(
+      mayLive(
+        lodger('r2', { kind: 'ribbon', form: 'spool' }),
+        { unit: box, cell: null },
+        living([ribbon, null]),
+      ),
+    ),
+  ).toBe('yes');
+});

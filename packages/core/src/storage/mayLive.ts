@@ -1,4 +1,8 @@
+import type { Trait } from '../kinds/definition';
 import { formOf } from '../kinds/registry';
+import { badCompany } from './company';
+import { areNeighbours } from './models/grid';
+import type { Model } from './models/models';
 import { bodyOf, type Bodied } from '../stash/body';
 import type { Holding } from '../stash/holding';
 import { inStash } from '../stash/standing';
@@ -26,6 +30,12 @@ export type Refusal =
 export type Warning =
   | { readonly code: 'too_thick'; readonly needUm: number; readonly haveUm: number }
   | { readonly code: 'too_full'; readonly haveUl: number; readonly ofUl: number }
+  | {
+      readonly code: 'bad_company';
+      readonly by: string;
+      readonly trait: Trait;
+      readonly suffers: 'thing' | 'other';
+    }
   | { readonly code: 'kept_for_others' | 'belongs_elsewhere' };
 
 /** What must be known of the room beside the spot itself. */
@@ -42,7 +52,7 @@ export interface RoomNow {
 
 /**
  * The one answer to "may this live there?": being in the stash, kind, standing, the spot itself, size in every allowed way round, limit and
- * what is already there refuse; thickness by count, fullness and what the place is kept for warn. Null when nothing is
+ * what is already there refuse; thickness by count, fullness, bad company and what the place is kept for warn. Null when nothing is
  * to be said. A lot that lives in the unit already counts once.
  */
 export function mayLive(
@@ -64,7 +74,11 @@ export function mayLive(
   const moved = thing.lot.spot?.unitId !== unit.id;
   if (moved && rules.cap !== undefined && others.length >= rules.cap)
     return { code: 'limit_reached', have: others.length, of: rules.cap };
-  const warnings = [...crowding(thing, unit, cell, others), ...keeping(thing.supply.id, unit.id, room)];
+  const warnings = [
+    ...crowding(thing, unit, cell, others),
+    ...company(thing, model, cell, others),
+    ...keeping(thing.supply.id, unit.id, room),
+  ];
   return warnings.length > 0 ? warnings : null;
 }
 
@@ -108,6 +122,25 @@ function crowding(thing: Lodger, unit: Unit, cell: number | null, others: readon
     openFront: holds.openFront,
   });
   return tight ? [{ code: 'too_thick', needUm: tight.needUm, haveUm: tight.haveUm }] : [];
+}
+
+/** Neighbours one of which suffers from the other: all that lie loose together, in cells those beside, above and below. */
+function company(
+  thing: Lodger,
+  model: Model,
+  cell: number | null,
+  others: ReturnType<RoomNow['livingIn']>,
+): Warning[] {
+  const isNear = (at: number | null | undefined): boolean =>
+    cell === null ||
+    model.model !== 'grid' ||
+    (at !== null && at !== undefined && areNeighbours(model, cell, at));
+  for (const { supply, lot } of others) {
+    if (!isNear(lot.spot?.cell)) continue;
+    const bad = badCompany(thing.supply, supply);
+    if (bad) return [{ code: 'bad_company', by: supply.id, ...bad }];
+  }
+  return [];
 }
 
 function keeping(supplyId: string, unitId: string, { keptFor, homeOf }: RoomNow): Warning[] {

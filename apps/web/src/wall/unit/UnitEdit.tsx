@@ -4,9 +4,10 @@ import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { order, routes } from '../../api/client';
-import type { Contents, Living } from '../../api/contents';
+import { massIn, type Contents, type Living } from '../../api/contents';
 import { usePreferences } from '../../api/queries';
 import { useChange } from '../../api/useChange';
+import { sayMass } from '../../copy/measure';
 import { unitTitle } from '../../copy/supply';
 import { listOf, many, words } from '../../copy/words';
 import { ChoiceField } from '../../form/bound';
@@ -84,6 +85,9 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
   const planned = { ...drawn, facts };
   const leaving = unfit(planned, slots);
   const inside = slots.filter((slot) => slot !== null).length;
+  // What stands on a shelf is what it has to carry.
+  const mass = massIn(slots);
+  const weight = mass > 0 ? [`about ${sayMass(mass, preferences.units)} without the rack`] : [];
   const submit = form.handleSubmit((values) => {
     const { model, rules } = readUnit(values, preferences.units);
     if (!model || !rules || keep.isPending) return;
@@ -110,7 +114,7 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
     return other ? unitTitle(other) : id === FIRST ? AT_THE_FRONT : THE_ROOM;
   };
   return (
-    <Page title={unitTitle(unit)} aside={`${many(inside, 'thing')} in it`}>
+    <Page title={unitTitle(unit)} aside={[`${many(inside, 'thing')} in it`, ...weight].join(' · ')}>
       <Columns
         first={
           <>

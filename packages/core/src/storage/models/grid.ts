@@ -62,6 +62,12 @@ export const cellAt = ({ columnsUm }: Pick<GridModel, 'columnsUm'>, cell: number
   column: cell % columnsUm.length,
 });
 
+/** Whether two cells stand beside or above one another. */
+export function areNeighbours(model: Pick<GridModel, 'columnsUm'>, a: number, b: number): boolean {
+  const [p, q] = [cellAt(model, a), cellAt(model, b)];
+  return Math.abs(p.row - q.row) + Math.abs(p.column - q.column) === 1;
+}
+
 export const grid: ModelDefinition<GridModel> = {
   id: 'grid',
   name: 'Cells',
