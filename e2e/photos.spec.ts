@@ -63,6 +63,7 @@ test('a kit is begun, filled by searching, and dissolved without losing its thin
   await expect(page.getByText('Winter cards: kept.')).toBeVisible();
   await page.getByRole('button', { name: 'Close', exact: true }).click();
   await expect(page.getByText('Ember Latch')).toBeVisible();
+  await page.getByRole('button', { name: 'Dissolve…' }).click();
   await page.getByRole('button', { name: 'Dissolve it' }).click();
   await expect(page.getByText(/its things stand on their own/)).toBeVisible();
   await expect(page.getByText('Ember Latch')).toBeVisible();

@@ -62,7 +62,7 @@ export function homesIn(
     home.set(supplyId, unitId);
   };
   for (const { body } of records) {
-    if (body.sort === 'group' && body.what === 'palette' && body.home)
+    if (body.sort === 'group' && body.what === 'palette' && body.home && !body.dissolvedOn)
       for (const { supplyId } of body.members) put(body.home, supplyId);
     if (body.sort !== 'drawers' || body.drawers.every(({ unitId }) => unitId === null)) continue;
     const drawerOf = planDrawerOf(body, supplies, ordering);

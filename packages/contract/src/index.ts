@@ -60,6 +60,7 @@ export { inMakingOrder, joined } from './foretell/merge';
 export { coloured } from './foretell/supply';
 export { fullSupply, leanSupply, type LeanSupply } from './lean';
 export { homesIn, planDrawerOf, toSortable, type SortableSupply } from './homes';
+export { afterUseFor, readHeldFor } from './heldFor';
 export { viewOf } from './view';
 export { fileRoutes, routes, type Route } from './routes';
 export {

@@ -169,7 +169,7 @@ const n = z.int().min(0).max(1e12);
 /** What happened, in the act's own words; see the core's events. */
 export const happening = z.discriminatedUnion('act', [
   z.object({ act: z.literal('count'), of, items: n, left: n }),
-  z.object({ act: z.literal('use'), of, amount: n }),
+  z.object({ act: z.literal('use'), of, amount: n, project: z.string().max(120).optional() }),
   z.object({ act: z.literal('buy'), of, amount: n, price: price.optional() }),
   z.object({ act: z.literal('discard'), of, amount: n }),
   z.object({
@@ -185,6 +185,7 @@ export const happening = z.discriminatedUnion('act', [
     scraps: n,
     baseSize: flatSize.optional(),
     scrapSize: flatSize.optional(),
+    project: z.string().max(120).optional(),
   }),
   z.object({ act: z.literal('move') }),
   z.object({ act: z.literal('undo'), undoes: z.string() }),
@@ -216,9 +217,12 @@ const which = {
 };
 const some = (verb: string) => wholeNumber('The amount').min(1, `${verb} at least something.`);
 
+const heldFor = z.string().trim().min(1).max(120).optional();
+
 /** Something done to a supply's stock. Amounts are in the form's own unit; see the core's events. */
 export const stockRequest = z.discriminatedUnion('act', [
-  z.object({ act: z.literal('use'), amount: some('Use'), ...which }),
+  /** `heldFor`: the project it was put aside for, by name, or the kit it is kept for, by id. That keeps so much less back. */
+  z.object({ act: z.literal('use'), amount: some('Use'), heldFor, ...which }),
   z.object({ act: z.literal('buy'), amount: some('Buy'), price: price.optional(), ...which }),
   z.object({ act: z.literal('discard'), amount: some('Discard'), ...which }),
   /** `fromId`: the bottle it is filled from. Weights are those of the thing that is filled. */
@@ -247,6 +251,7 @@ export const stockRequest = z.discriminatedUnion('act', [
     baseSize: flatSize.optional(),
     scrapSize: flatSize.optional(),
     lotId: z.string().max(64).optional(),
+    heldFor,
   }),
 ]);
 export type StockRequestBody = z.infer<typeof stockRequest>;

@@ -130,6 +130,8 @@ export { isTooMany, sparesOf } from './stock/spares';
 export { isLow, isUnused, useOf } from './stock/usage';
 export { hazardsOf } from './kinds/hazards';
 export type { Trait } from './kinds/definition';
+export { isFamilyUnsettled, isSure } from './colour/family';
+export { colourNameOf } from './find/colourName';
 export { painOf, type Pain } from './storage/pain';
 export { freeLabel, mayStandIn, movedBehind, unitLettered } from './storage/tree';
 export {
@@ -193,7 +195,7 @@ export { becomesOne, countOfLot, emptiedShifts, splitPostings } from './stock/sp
 export { eventOfEntry, OLD_ACTS, OLD_PARTS, oldLotId, oldLots, type OldEntry } from './stock/fromLedger';
 export { LEVELS, levelOf, sayLeft, usesAtLevel, type Level } from './stock/level';
 export { lettersMissing, parseLetters, printLetters, shortVowels, type LetterCounts } from './stock/letters';
-export { freeOf, heldByKits, type Held } from './stock/free';
+export { afterSpending, freeOf, heldByKits, lessHeld, takenBy, type Held } from './stock/free';
 export { capVerdict, type CapVerdict } from './review/caps';
 export { forgottenTen } from './review/forgotten';
 export { dueOnes, type Due } from './review/due';

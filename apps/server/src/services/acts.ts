@@ -1,9 +1,11 @@
-import { refillRequest, type StockRequest } from '@red-shelf/core';
-import type { StockRequestBody } from '@red-shelf/contract';
-import type { SupplyWithState } from '../db/supplyRepository';
+import { refillRequest, sparse, type StockRequest } from '@red-shelf/core';
+import { afterUseFor, readHeldFor, type StockRequestBody } from '@red-shelf/contract';
+import { recordRow, type RecordRow } from '../db/recordRepository';
+import type { SupplyRecord, SupplyWithState } from '../db/supplyRepository';
 import type { Tx } from '../db/tx';
 import { Refusal } from './refusal';
 import { refuseStale, type Context } from './context';
+import type { Ports } from './ports';
 import { Recorder } from './recorder';
 import { mustFind } from './find';
 import { planned, type ChangedSupply } from './supplies';
@@ -20,11 +22,36 @@ export async function actOnSupply(
     const { supply, lots } = found;
     if (request.act === 'count' && request.version !== undefined) refuseStaleCount(found, request);
     const recorder = new Recorder(tx, ports);
-    const act = planned(ports, supply, lots, await asked(tx, found, request));
+    const record = 'heldFor' in request && request.heldFor ? await recordRow(tx, request.heldFor) : undefined;
+    const kit = record?.removedAt === null ? record : undefined;
+    const held = 'heldFor' in request && request.heldFor ? readHeldFor(request.heldFor, () => kit) : null;
+    const act = planned(ports, supply, lots, await asked(tx, found, request, held?.name));
     await recorder.post([{ supplyId: id, act }]);
+    if (held)
+      await lessAside(recorder, ports, supply, kit, afterUseFor(held, id, supply.facts, act.happening));
     const change = await recorder.finish('act', supply.name, 1);
     return { supply: supplyToView(await mustFind(tx, id)), change };
   });
+}
+
+/** What was used for a project or a kit is put aside for it no longer. */
+async function lessAside(
+  recorder: Recorder,
+  ports: Ports,
+  supply: SupplyRecord,
+  record: RecordRow | undefined,
+  { facts, kit }: ReturnType<typeof afterUseFor>,
+): Promise<void> {
+  const updatedAt = ports.now();
+  if (facts)
+    await recorder.writeSupply(supply, {
+      ...supply,
+      facts: sparse(facts),
+      version: supply.version + 1,
+      updatedAt,
+    });
+  if (kit && record)
+    await recorder.putRecord(record, { ...record, body: kit, version: record.version + 1, updatedAt });
 }
 
 /** A count sets what is there: it must have seen what it replaces. */
@@ -39,7 +66,16 @@ function refuseStaleCount(
 }
 
 /** The request as the core plans it: what a refill gives and takes is worked out. */
-async function asked(tx: Tx, { supply }: SupplyWithState, request: StockRequestBody): Promise<StockRequest> {
+async function asked(
+  tx: Tx,
+  { supply }: SupplyWithState,
+  request: StockRequestBody,
+  project: string | undefined,
+): Promise<StockRequest> {
+  if (request.act === 'use' || request.act === 'cut') {
+    const { heldFor: _, ...rest } = request;
+    return { ...rest, project };
+  }
   if (request.act !== 'refill') return request;
   const { fromId, ...rest } = request;
   const bottle = fromId ? await mustFind(tx, fromId) : null;

@@ -93,6 +93,7 @@ class Window {
 
 const at = <T>(list: readonly T[], pick: number): T | undefined => list[pick % Math.max(1, list.length)];
 const seen = ({ id, version }: { id: string; version: number }) => ({ id, version });
+const HELD_FOR = ['Winter cards', 'Tags'] as const;
 const VERDICTS = ['keep', 'use once', 'pass on', 'let go'] as const;
 const CARD = {
   ...INK,
@@ -258,7 +259,11 @@ export class Walk {
         return put(`/api/supplies/${supply.id}`, {
           ...supply,
           name: `Edited ${pick}`,
-          facts: { ...supply.facts, status: STATUSES[pick % 9] },
+          facts: {
+            ...supply.facts,
+            status: STATUSES[pick % 9],
+            ...(pick % 2 ? { reserved: [{ project: 'Winter cards', amount: 1 + (pick % 7) }] } : {}),
+          },
         });
       case 'grow': {
         const size = { widthUm: 60_000 + (pick % 4) * 20_000, heightUm: 20_000, depthUm: 66_000 };
@@ -285,7 +290,12 @@ export class Walk {
       case 'use':
       case 'buy':
       case 'discard':
-        return ledger({ act, amount: 1 + (pick % 9), ...(pick % 4 === 0 ? { lotId: lot.id } : {}) });
+        return ledger({
+          act,
+          amount: 1 + (pick % 9),
+          ...(pick % 4 === 0 ? { lotId: lot.id } : {}),
+          ...(act === 'use' && pick % 3 === 0 ? { heldFor: HELD_FOR[pick % 2] } : {}),
+        });
       case 'count':
         return ledger({
           act,

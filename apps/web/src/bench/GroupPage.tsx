@@ -1,10 +1,9 @@
 import type { GroupBody, SupplyView } from '@red-shelf/contract';
-import { format } from 'date-fns/format';
 import { router } from 'expo-router';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { order, routes } from '../api/client';
-import type { Stash } from '../api/queries';
+import { usePreferences, type Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { sayPrice } from '../copy/measure';
 import { space } from '../theme/tokens';
@@ -14,6 +13,9 @@ import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
 import { sayAge, WHAT, type Group } from './group';
 import { Home, Mixed } from './GroupJudgements';
+import { Dissolve } from './Dissolve';
+import { GroupFacts } from './GroupFacts';
+import { firstAmount, KitMember } from './KitMember';
 import { MemberPicker } from './MemberPicker';
 import { useWhere, type Where } from '../api/where';
 import { ReasonRow } from '../row/ReasonRow';
@@ -23,7 +25,10 @@ import { sayStock, sayWhat } from '../copy/supply';
 export function GroupPage({ group, stash }: { readonly group: Group; readonly stash: Stash }) {
   const { body } = group;
   const where = useWhere(stash);
+  const { units } = usePreferences().preferences;
   const [picking, setPicking] = useState<'members' | 'matches' | null>(null);
+  const [asking, setAsking] = useState<'facts' | 'dissolve' | null>(null);
+  const closed = (): void => setAsking(null);
   const keep = useChange((next: GroupBody) =>
     order(routes.editRecord, { id: group.id, body: { version: group.version, body: next } }),
   );
@@ -36,7 +41,8 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
   const flip = (what: 'members' | 'matches', id: string): void => {
     if (what === 'members') {
       const left = body.members.filter(({ supplyId }) => supplyId !== id);
-      const amount = stash.byId.get(id)?.stock.left ?? 0;
+      const supply = stash.byId.get(id);
+      const amount = supply ? firstAmount(supply) : 0;
       keep.mutate({
         ...body,
         members: left.length < body.members.length ? left : [...left, { supplyId: id, amount }],
@@ -46,17 +52,34 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
       keep.mutate({ ...body, matches: left.length < body.matches.length ? left : [...left, id] });
     }
   };
-  const today = (): string => format(new Date(), 'yyyy-MM-dd');
+  const holds = body.what === 'kit' && !body.dissolvedOn;
+  const kitRow = (supply: SupplyView): ReactNode => {
+    const member = body.members.find(({ supplyId }) => supplyId === supply.id);
+    if (!holds || !member) return null;
+    const keepSome = (amount: number) =>
+      keep.mutateAsync({
+        ...body,
+        members: body.members.map((each) => (each === member ? { ...each, amount } : each)),
+      });
+    return <KitMember supply={supply} member={member} units={units} onKeep={keepSome} />;
+  };
   return (
     <Page title={body.name} narrow aside={`${WHAT[body.what]}, ${sayAge(group)}`}>
       {Boolean(body.price ?? body.source) && (
         <Txt>{[body.price ? sayPrice(body.price) : null, body.source].filter(Boolean).join(', from ')}</Txt>
       )}
       {body.dissolvedOn && <Note>It was dissolved: its things stand on their own, by kind and colour.</Note>}
-      <Members title="In it" supplies={members} where={where} />
+      {body.note !== '' && <Txt>{body.note}</Txt>}
+      {asking === 'facts' && <GroupFacts group={group} onKeep={keep.mutateAsync} onDone={closed} />}
+      <Members title="In it" supplies={members} where={where} of={kitRow} />
       <Mixed members={members} />
-      {body.what === 'kit' && !body.dissolvedOn && members.length > 0 && (
-        <Txt look="quiet">What is in it is kept for it: it does not count as free.</Txt>
+      {holds && members.length > 0 && (
+        <Txt look="quiet">
+          So much is kept for it, and does not count as free; using some for the kit lowers it.
+        </Txt>
+      )}
+      {asking === 'dissolve' && (
+        <Dissolve body={body} members={members} where={where} onKeep={keep.mutateAsync} onDone={closed} />
       )}
       {body.what === 'palette' && <Home body={body} stash={stash} onChange={(next) => keep.mutate(next)} />}
       {body.what !== 'pack' && body.what !== 'palette' && (
@@ -70,6 +93,10 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
         />
       )}
       <View style={styles.row}>
+        <Button
+          label={asking === 'facts' ? 'Close' : 'Change what it is'}
+          onPress={() => setAsking(asking === 'facts' ? null : 'facts')}
+        />
         {!body.dissolvedOn && (
           <Button
             label={picking === 'members' ? 'Close' : 'Choose what is in it'}
@@ -84,8 +111,14 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
         )}
         {body.what !== 'pack' && (
           <Button
-            label={body.dissolvedOn ? 'Make it whole again' : 'Dissolve it'}
-            onPress={() => keep.mutate({ ...body, dissolvedOn: body.dissolvedOn ? null : today() })}
+            label={
+              body.dissolvedOn ? 'Make it whole again' : asking === 'dissolve' ? 'Keep it whole' : 'Dissolve…'
+            }
+            onPress={() =>
+              body.dissolvedOn
+                ? keep.mutate({ ...body, dissolvedOn: null })
+                : setAsking(asking === 'dissolve' ? null : 'dissolve')
+            }
           />
         )}
         <Button
@@ -102,9 +135,11 @@ interface MembersProps {
   readonly title: string;
   readonly supplies: readonly SupplyView[];
   readonly where: Where;
+  /** What can be said of one. */
+  readonly of?: (supply: SupplyView) => ReactNode;
 }
 
-function Members({ title, supplies, where }: MembersProps) {
+function Members({ title, supplies, where, of }: MembersProps) {
   return (
     <View style={styles.box}>
       <Txt look="strong" level={2}>
@@ -117,7 +152,9 @@ function Members({ title, supplies, where }: MembersProps) {
             key={supply.id}
             supply={supply}
             reason={`${sayWhat(supply)} · ${sayStock(supply)} · ${where(supply) ?? 'no place'}`}
-          />
+          >
+            {of?.(supply)}
+          </ReasonRow>
         ))}
       </View>
     </View>

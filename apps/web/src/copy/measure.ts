@@ -83,13 +83,39 @@ export function sayAttribute(
   }
 }
 
-/** Reads money typed in the person's currency: `4.50`, `4,50 EUR`. */
-export function readPrice(text: string, currency: string): Reading<{ minor: number; currency: string }> {
-  const found = /^(\d{1,7})(?:[.,](\d{1,2}))?\s*([A-Za-z]{3})?$/.exec(text.trim());
-  if (!found) return { ok: false, message: `“${text.slice(0, 40)}” is not a price; write it like 4.50.` };
-  const [, whole = '0', part = '', said] = found;
-  const minor = Number(whole) * 100 + Number(part.padEnd(2, '0'));
-  return { ok: true, value: { minor, currency: (said ?? currency).toUpperCase() } };
+interface Price {
+  readonly minor: number;
+  readonly currency: string;
 }
-export const sayPrice = ({ minor, currency }: { minor: number; currency: string }): string =>
-  `${(minor / 100).toFixed(2)} ${currency}`;
+
+/** How many decimals a currency has: 2 for the euro, 0 for the yen, 3 for the dinar of Kuwait (ISO 4217, as the browser knows it). */
+function decimalsOf(currency: string): number {
+  try {
+    return (
+      new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ??
+      2
+    );
+  } catch {
+    return 2;
+  }
+}
+
+/** Reads money typed in the person's currency: `4.50`, `4,50 EUR`, `450 JPY`. */
+export function readPrice(text: string, currency: string): Reading<Price> {
+  const found = /^(\d{1,7})(?:[.,](\d{1,4}))?\s*([A-Za-z]{3})?$/.exec(text.trim());
+  const [, whole = '0', part = '', said] = found ?? [];
+  const meant = (said ?? currency).toUpperCase();
+  const decimals = decimalsOf(meant);
+  if (!found || part.length > decimals)
+    return {
+      ok: false,
+      message: `“${text.slice(0, 40)}” is not a price in ${meant}; write it like ${(4.5).toFixed(decimals)}.`,
+    };
+  return { ok: true, value: { minor: Number(whole + part.padEnd(decimals, '0')), currency: meant } };
+}
+
+/** A price as it is typed: `4.50 EUR`. */
+export const sayPrice = ({ minor, currency }: Price): string => {
+  const decimals = decimalsOf(currency);
+  return `${(minor / 10 ** decimals).toFixed(decimals)} ${currency}`;
+};

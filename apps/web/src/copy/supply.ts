@@ -94,7 +94,7 @@ function sayAct(entry: LedgerView, form: FormDefinition): string {
       return `counted ${sayLeft(entry, form)}${missing}`;
     }
     case 'use':
-      return `used ${some(entry.amount, entry.of, form, entry.act)}`;
+      return `used ${some(entry.amount, entry.of, form, entry.act)}${sayFor(entry)}`;
     case 'buy': {
       const price = entry.price ? ` for ${sayPrice(entry.price)}` : '';
       return `bought ${some(entry.amount, entry.of, form, entry.act)}${price}`;
@@ -106,13 +106,17 @@ function sayAct(entry: LedgerView, form: FormDefinition): string {
     case 'open':
       return `opened ${entry.packs} ${entry.packs === 1 ? 'pack' : 'packs'}: ${entry.sheets} sheets`;
     case 'cut':
-      return `cut ${entry.sheets} into ${entry.bases} bases and ${entry.scraps} scraps`;
+      return `cut ${entry.sheets} into ${entry.bases} bases and ${entry.scraps} scraps${sayFor(entry)}`;
     case 'move':
       return '';
     case 'undo':
       return 'took an earlier entry back';
   }
 }
+
+/** What it was kept for. */
+const sayFor = ({ project }: { readonly project?: string | undefined }): string =>
+  project === undefined ? '' : `, for ${project}`;
 
 function sayRefill({ from, weights }: Extract<LedgerView, { act: 'refill' }>): string {
   const weighed = weights

@@ -1,6 +1,5 @@
-import { familyOf, type Family, type Finish } from '@red-shelf/core';
+import { familyOf, isSure, type Family, type Finish } from '@red-shelf/core';
 import { StyleSheet, View } from 'react-native';
-import { SURE } from './model';
 import { space } from '../theme/tokens';
 import { Chip } from '../ui/Chip';
 import { Txt } from '../ui/Txt';
@@ -14,8 +13,9 @@ interface FamilyAskProps {
 
 /** Where the app is not sure of a family it asks, showing the two it lies between; one tap decides. */
 export function FamilyAsk({ hex, finish, override, onChoose }: FamilyAskProps) {
-  const { family, runnerUp, confidence } = familyOf(hex, finish);
-  if (confidence >= SURE) return null;
+  const opinion = familyOf(hex, finish);
+  const { family, runnerUp } = opinion;
+  if (isSure(opinion)) return null;
   const reason = `between ${family} and ${runnerUp}`;
   return (
     <View style={styles.box} role="group" aria-label="Which family?">

@@ -85,3 +85,15 @@ test('a form that no longer asks a question forgets the answer', () => {
   const reading = read({ kind: 'ribbon', form: 'hank', said: { a_spoolCore: '25 mm', a_width: '1 in' } });
   expect(reading).toMatchObject({ ok: true, fields: { facts: { attributes: { width: 25_400 } } } });
 });
+
+test('what the form does not ask stays as it was: why never used, what is put aside, sleep, swatches', () => {
+  const kept = {
+    whyUnused: 'saving it' as const,
+    reserved: [{ project: 'Tags', amount: 2 }],
+    dormant: { purpose: 'wedding', wakeOn: '2027-01-01' },
+    grade: 'best' as const,
+  };
+  const reading = readForm({ ...BLANK, name: 'A', hex: '#333', said: {} }, kept, DEFAULT_PREFERENCES);
+  const { grade: _, ...unasked } = kept;
+  expect(reading).toMatchObject({ ok: true, fields: { facts: unasked } });
+});

@@ -11,7 +11,7 @@ import {
 import type { SupplyView } from '@red-shelf/contract';
 import type { Preferences } from '@red-shelf/contract';
 import { sayAttribute } from '../copy/measure';
-import { readFacts, saidFacts, type FormRefusal } from './said';
+import { readFacts, saidFacts, type FormRefusal, unaskedFacts } from './said';
 
 /** What the form holds as it is; facts are typed. */
 type Plain = Omit<SaidSupply, 'facts'>;
@@ -77,14 +77,9 @@ export function readForm(
 ): FormReading {
   const reading = readFacts(fields.kind, fields.form, typed, preferences);
   if (!reading.ok) return reading;
-  const { swatches, trueSwatch, otherHexes, photos, reserved, dormant } = kept;
-  const unasked = { swatches, trueSwatch, otherHexes, photos, reserved, dormant };
-  const known = Object.fromEntries(Object.entries(unasked).filter(([, value]) => value !== undefined));
+  const known = unaskedFacts(kept, preferences);
   return {
     ok: true,
     fields: { ...fields, facts: fittingAttributes(fields.kind, fields.form, { ...known, ...reading.facts }) },
   };
 }
-
-/** Below this the app asks instead of deciding. */
-export const SURE = 0.55;

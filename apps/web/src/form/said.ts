@@ -87,6 +87,14 @@ const readers = ({ units, currency }: Preferences, length: boolean) =>
     massMg: (text: string) => readMeasure(text, 'mass', units),
   }) satisfies Partial<Record<keyof Facts, (text: string) => Read<unknown>>>;
 
+/** Facts the form does not ask: they stay as they were. */
+export function unaskedFacts(facts: Facts, preferences: Preferences): Facts {
+  const asked = new Set(['attributes', ...Object.keys(readers(preferences, false))]);
+  return Object.fromEntries(
+    Object.entries(facts).filter(([name, value]) => !asked.has(name) && value !== undefined),
+  );
+}
+
 /** Reads the facts and attributes of a form, or says field by field what is wrong. */
 export function readFacts(
   kind: Kind,

@@ -1,5 +1,6 @@
 import { formOf, KIND_DEFINITIONS } from '@red-shelf/core';
 import type { NewSupplyInput, SessionBody } from '@red-shelf/contract';
+import { format } from 'date-fns/format';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { useWatch } from 'react-hook-form';
@@ -143,7 +144,7 @@ function Pile({ session }: { readonly session: PileSession }) {
                   label="This pile is done"
                   onPress={() =>
                     keep.mutate(
-                      { ...body, finishedOn: new Date().toISOString().slice(0, 10) },
+                      { ...body, finishedOn: format(new Date(), 'yyyy-MM-dd') },
                       { onSuccess: () => router.replace('/stash') },
                     )
                   }

@@ -27,7 +27,7 @@ const sayReason = ({ reason }: OwnAnswer<SupplyView>): string =>
     ? `the same ${reason.by}`
     : reason.sort === 'near name'
       ? 'nearly the same name'
-      : `${reason.difference.words} (${reason.difference.deltaE.toFixed(1)} ΔE)`;
+      : `${reason.difference.words} (${reason.difference.deltaE.toFixed(1)} ΔE)${reason.plain ? '; by its plain colour: it has no swatch made that way' : ''}`;
 
 function Answer({
   answer,

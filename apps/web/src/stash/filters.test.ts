@@ -32,6 +32,13 @@ test('filters combine; standings are asked for one at a time', () => {
   expect(passes(ink, filtersOf({ family: 'red' }))).toBe(false);
   expect(passes(ink, filtersOf({ asks: 'unplaced' }))).toBe(false);
   expect(passes(supply({ place: null }), filtersOf({ asks: 'unplaced' }))).toBe(true);
-  const asked = supply({ familyOverride: 'teal', familyReason: 'between green and teal' });
-  expect(passes(asked, filtersOf({ asks: 'unsure' }))).toBe(true);
+});
+
+test('families that are not settled are those the app would ask about, until somebody says', () => {
+  const asks = (more: object) => passes(supply(more), filtersOf({ asks: 'unsure' }));
+  // Between brown and grey.
+  const between = { hex: '#8a7a5c', finish: 'matte' as const };
+  expect(asks({ ...between, familyOverride: null })).toBe(true);
+  expect(asks({ ...between, familyOverride: 'brown', familyReason: 'between brown and grey' })).toBe(false);
+  expect(asks({ hex: '#c00000', familyOverride: null })).toBe(false);
 });

@@ -1,5 +1,6 @@
 import {
   FAMILY_GROUPS,
+  isFamilyUnsettled,
   isLow,
   isUnused,
   KINDS,
@@ -18,7 +19,7 @@ export const ASKS = {
   unplaced: 'No place',
   unused: 'Never used',
   unswatched: 'No swatch',
-  unsure: 'Family asked',
+  unsure: 'Family not settled',
   collection: 'Collection',
 } as const;
 export type Ask = keyof typeof ASKS;
@@ -67,7 +68,7 @@ const TESTS: Readonly<Record<Ask, (supply: SupplyView, where: Where) => boolean>
   unplaced: (supply, where) => where(supply) === null,
   unused: isUnused,
   unswatched: ({ facts }) => (facts.swatches ?? []).length === 0,
-  unsure: ({ familyOverride, familyReason }) => familyOverride !== null && familyReason.startsWith('between'),
+  unsure: isFamilyUnsettled,
   collection: ({ facts }) => facts.collection === true,
 };
 

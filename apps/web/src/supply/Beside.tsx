@@ -1,4 +1,4 @@
-import { colourDifference, breakUpAdvice, fold, formOf } from '@red-shelf/core';
+import { breakUpAdvice, colourDifference, colourNameOf, fold, formOf } from '@red-shelf/core';
 import type { LedgerView, SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
@@ -20,11 +20,11 @@ export function SameColour({ supply }: { readonly supply: SupplyView }) {
   const stash = useStashLater();
   const where = useWhere(stash);
   const same = useMemo(() => {
-    const name = fold(supply.name);
+    const name = colourNameOf(supply.name);
     const alike = ({ kind, hex }: SupplyView): boolean =>
       kind === supply.kind && colourDifference(hex, supply.hex) <= NOT_TOLD_APART;
     return (stash?.supplies ?? []).filter(
-      (each) => each.form !== supply.form && (fold(each.name) === name || alike(each)),
+      (each) => each.form !== supply.form && (colourNameOf(each.name) === name || alike(each)),
     );
   }, [stash, supply]);
   if (!stash || same.length === 0) return null;

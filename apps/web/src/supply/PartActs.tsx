@@ -24,7 +24,13 @@ const nameOf = (supply: SupplyView, asking: Asking): string => `parts.${supply.i
 const countOf = (supply: SupplyView, part: Part): string => `${nameOf(supply, 'count')}.${part}`;
 
 /** Packs, cut bases and scraps of one card colour: open a pack, cut sheets, use a base or a scrap, count. */
-export function PartActs({ supply }: { readonly supply: SupplyView }) {
+export function PartActs({
+  supply,
+  heldFor,
+}: {
+  readonly supply: SupplyView;
+  readonly heldFor: { readonly heldFor?: string };
+}) {
   const [asking, setAsking] = useState<Asking | null>(
     () => ASKING.find((each) => isBegun(nameOf(supply, each))) ?? null,
   );
@@ -36,7 +42,8 @@ export function PartActs({ supply }: { readonly supply: SupplyView }) {
     if (asking) forgetAll(nameOf(supply, asking));
     setAsking(null);
   };
-  const write = (body: StockRequestBody) => act.mutateAsync(body).then(close);
+  const write = (body: StockRequestBody) =>
+    act.mutateAsync(body.act === 'cut' ? { ...body, ...heldFor } : body).then(close);
   const useOne = (of: Part) => void write({ act: 'use', amount: 1, of }).catch(() => undefined);
   const flip = (what: Asking): void => {
     close();

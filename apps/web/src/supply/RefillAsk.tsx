@@ -1,4 +1,4 @@
-import { fold, formFor } from '@red-shelf/core';
+import { colourNameOf, formFor } from '@red-shelf/core';
 import { stockRequest, type StockRequestBody, type SupplyView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
@@ -18,14 +18,14 @@ const BOTTLES: ReadonlySet<string> = new Set(['refill', 'drops']);
 
 /** Bottles of the same colour name that have something left. */
 export function bottlesFor(supply: SupplyView, stash: Stash | undefined): readonly SupplyView[] {
-  const name = fold(supply.name);
+  const name = colourNameOf(supply.name);
   return (stash?.supplies ?? []).filter(
     (each) =>
       each.id !== supply.id &&
       each.kind === 'ink' &&
       BOTTLES.has(each.form) &&
       each.stock.left > 0 &&
-      fold(each.name) === name,
+      colourNameOf(each.name) === name,
   );
 }
 

@@ -11,6 +11,7 @@ import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { ACT_NAMES, AmountAsk, askName, type ActName } from './AmountAsk';
+import { HeldForChoice, useHeldFor } from './HeldForChoice';
 import { PartActs } from './PartActs';
 import { bottlesFor, isWeighed, RefillAsk } from './RefillAsk';
 
@@ -41,8 +42,9 @@ export function StockActs({ supply, startWith }: StockActsProps) {
     if (asking) forgetAll(askName(supply, asking));
     setAsking(null);
   };
+  const heldFor = useHeldFor(supply);
   const write = (body: StockRequestBody): Promise<boolean> =>
-    act.mutateAsync(body).then(
+    act.mutateAsync(body.act === 'use' ? { ...body, ...heldFor.said } : body).then(
       () => {
         close();
         return true;
@@ -61,6 +63,7 @@ export function StockActs({ supply, startWith }: StockActsProps) {
   };
   return (
     <View style={styles.box}>
+      {supply.stock.left > 0 && <HeldForChoice asked={heldFor} />}
       <View style={styles.acts}>
         {actsOf(form).map((name) => (
           <Button
@@ -76,7 +79,7 @@ export function StockActs({ supply, startWith }: StockActsProps) {
         <AmountAsk key={asking} act={asking} supply={supply} busy={act.isPending} onWrite={write} />
       )}
       <Kept supply={supply} />
-      <PartActs supply={supply} />
+      <PartActs supply={supply} heldFor={heldFor.said} />
     </View>
   );
 }

@@ -190,3 +190,21 @@ test('a supply that is gone says so', async () => {
   });
   expect(await screen.findByText(/may have been removed/)).toBeTruthy();
 });
+
+test('what is used of a supply that is put aside says what for; with nothing free it is for that', async () => {
+  const facts = { reserved: [{ project: 'Winter cards', amount: 10 }] };
+  const sent = open({}, supply({ facts }));
+  await screen.findByRole('heading', { name: 'Marsh Lantern' });
+  press('Use one');
+  await waitFor(() => expect(sent).toHaveLength(1));
+  expect(sent[0]?.body).toEqual({ act: 'use', amount: 1 });
+  fireEvent.click(screen.getByRole('radio', { name: 'Winter cards' }));
+  press('Use one');
+  await waitFor(() => expect(sent).toHaveLength(2));
+  expect(sent[1]?.body).toEqual({ act: 'use', amount: 1, heldFor: 'Winter cards' });
+  const all = supply({ id: 's2', facts: { reserved: [{ project: 'Tags', amount: 999 }] } });
+  const more = open({}, all);
+  expect((await screen.findByRole('radio', { name: 'Tags' })).getAttribute('aria-checked')).toBe('true');
+  fireEvent.click(screen.getAllByRole('button', { name: 'Use one' }).at(-1)!);
+  await waitFor(() => expect(more.at(-1)?.body).toEqual({ act: 'use', amount: 1, heldFor: 'Tags' }));
+});

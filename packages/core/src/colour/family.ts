@@ -57,3 +57,20 @@ function judge(hex: string, finish?: Finish): FamilyOpinion {
   if (byFinish) return { family: byFinish, runnerUp: best.family, confidence: 1 };
   return { family: best.family, runnerUp: next.family, confidence: best.share };
 }
+
+/** Below this the app asks instead of deciding. */
+const SURE = 0.55;
+
+/** Whether a family is only a guess that a person should settle, and nobody has yet. */
+export const isFamilyUnsettled = ({
+  hex,
+  finish,
+  familyOverride,
+}: {
+  readonly hex: string;
+  readonly finish: Finish;
+  readonly familyOverride: Family | null;
+}): boolean => familyOverride === null && !isSure(familyOf(hex, finish));
+
+/** Whether an opinion on a family is sure enough to go by. */
+export const isSure = ({ confidence }: FamilyOpinion): boolean => confidence >= SURE;

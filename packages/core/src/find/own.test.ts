@@ -114,3 +114,18 @@ test('a barcode with one wrong digit is a misreading', () => {
     ),
   );
 });
+
+test('where something has no swatch made as asked, its plain colour is compared, and that is said', () => {
+  const manner = { made: 'stamped', ground: 'kraft' } as const;
+  const swatch = { id: 'w', hex: '#4c9a52', taken: 'reader', ...manner } as const;
+  const like = owned('a', { hex: '#000000', facts: { swatches: [swatch] } });
+  const plain = owned('b', { hex: '#4c9a53' });
+  const reasons = ownIt('#4c9a52', [like, plain], manner).map(({ item, reason }) => [
+    item.id,
+    reason.sort === 'near colour' && reason.plain,
+  ]);
+  expect(reasons).toEqual([
+    ['a', undefined],
+    ['b', true],
+  ]);
+});

@@ -19,7 +19,8 @@ export type Owned = Pick<Supply, 'id' | 'name' | 'maker' | 'range' | 'code' | 'h
 export type OwnReason =
   | { readonly sort: 'exact'; readonly by: 'name' | 'code' | 'barcode' | 'number' }
   | { readonly sort: 'near name' }
-  | { readonly sort: 'near colour'; readonly difference: SaidDifference };
+  /** `plain`: it was to be compared like with like, and has no swatch made that way. */
+  | { readonly sort: 'near colour'; readonly difference: SaidDifference; readonly plain?: true };
 export interface OwnAnswer<T> {
   readonly item: T;
   readonly reason: OwnReason;
@@ -47,9 +48,12 @@ function nearName(asked: string, name: string): boolean {
 }
 
 /** The colour of a supply to compare with: like with like when a manner is asked, else its own. */
-function colourOf({ hex, facts }: Owned, manner?: { made: Made; ground: Ground }): string {
+function colourOf(
+  { hex, facts }: Owned,
+  manner?: { made: Made; ground: Ground },
+): { seen: string; plain: boolean } {
   const like = manner && facts.swatches?.find((swatch) => sameManner(swatch, manner));
-  return like?.hex ?? hex;
+  return { seen: like?.hex ?? hex, plain: manner !== undefined && like === undefined };
 }
 
 /**
@@ -88,16 +92,29 @@ export function ownIt<T extends Owned>(
   return answers.sort((p, q) => worth(p) - worth(q));
 }
 
+/** An owned thing, and how far the colour it is seen in is. */
+interface Near<T> {
+  readonly item: T;
+  readonly seen: string;
+  readonly plain: boolean;
+  readonly deltaE: number;
+}
+const nearReason = (hex: string, { seen, plain }: Near<unknown>): OwnReason => ({
+  sort: 'near colour',
+  difference: sayDifference(hex, seen),
+  ...(plain ? { plain } : {}),
+});
+
 /** Every owned thing as far as it is from a colour, the nearest first; equally near ones by id. */
 function byDistance<T extends Owned>(
   hex: string,
   owned: readonly T[],
   manner?: { made: Made; ground: Ground },
-): { item: T; seen: string; deltaE: number }[] {
+): Near<T>[] {
   const wanted = labOf(hex);
   return owned
-    .map((item) => ({ item, seen: colourOf(item, manner) }))
-    .map(({ item, seen }) => ({ item, seen, deltaE: ciede2000(wanted, labOf(seen)) }))
+    .map((item) => ({ item, ...colourOf(item, manner) }))
+    .map((each) => ({ ...each, deltaE: ciede2000(wanted, labOf(each.seen)) }))
     .sort((p, q) => p.deltaE - q.deltaE || (p.item.id < q.item.id ? -1 : 1));
 }
 
@@ -116,10 +133,7 @@ export function nearColours<T extends Owned>(
       taken.set(kind, nth);
       return nth <= most;
     })
-    .map(({ item, seen }) => ({
-      item,
-      reason: { sort: 'near colour', difference: sayDifference(hex, seen) },
-    }));
+    .map((each) => ({ item: each.item, reason: nearReason(hex, each) }));
 }
 
 /** For every kind with nothing near a colour, the nearest there is of it, however far: what could stand in. */
@@ -128,13 +142,10 @@ export function nearestElse<T extends Owned>(
   owned: readonly T[],
   manner?: { made: Made; ground: Ground },
 ): OwnAnswer<T>[] {
-  const first = new Map<string, { item: T; seen: string; deltaE: number }>();
+  const first = new Map<string, Near<T>>();
   for (const each of byDistance(hex, owned, manner))
     if (!first.has(each.item.kind)) first.set(each.item.kind, each);
   return [...first.values()]
     .filter(({ deltaE }) => deltaE > NEAR_COLOUR)
-    .map(({ item, seen }) => ({
-      item,
-      reason: { sort: 'near colour', difference: sayDifference(hex, seen) },
-    }));
+    .map((each) => ({ item: each.item, reason: nearReason(hex, each) }));
 }

@@ -39,12 +39,13 @@ test('a pad lacks its refill when others have one; case and accents do not matte
   expect(said(gone)).toEqual(['thistle lacks its refill (used up)']);
 });
 
-test('what fewer than a tenth have is no habit, so the rest are left alone; used up is said all the same', () => {
+test('one of many is no habit, so the rest are left alone; two are; used up is said all the same', () => {
   const pads = Array.from({ length: 30 }, (_, i) => thing(`pad-${i}`, 'ink', 'full-pad', `Colour ${i}`));
   const refill = (i: number, left: number) =>
     thing(`refill-${i}`, 'ink', 'refill', `Colour ${i}`, { stock: { left, uses: 0, used: 0 } });
-  expect(said([...pads, refill(0, 5), refill(1, 0)])).toEqual(['pad-1 lacks its refill (used up)']);
-  expect(said([...pads, refill(0, 5), refill(1, 0), refill(2, 5)])).toHaveLength(28);
+  expect(said([...pads, refill(0, 5)])).toEqual([]);
+  expect(said([...pads, refill(0, 0)])).toEqual(['pad-0 lacks its refill (used up)']);
+  expect(said([...pads, refill(0, 5), refill(1, 0)])).toHaveLength(29);
 });
 
 test('stamps and dies know each other by number; one without a number is not asked for', () => {
@@ -56,4 +57,15 @@ test('stamps and dies know each other by number; one without a number is not ask
     thing('plain', 'companion', 'stamp', 'Dots'),
   ];
   expect(said(stash)).toEqual(['stamp-2 lacks its matching die']);
+});
+
+test('a refill knows its pad by the colour, whatever sort of thing its name says it is', () => {
+  const stash = [
+    thing('pad', 'ink', 'full-pad', 'Reed Pond'),
+    thing('r', 'ink', 'refill', 'Reed Pond reinker'),
+    thing('pad2', 'ink', 'full-pad', 'Dusk Sail ink pad'),
+    thing('r2', 'ink', 'refill', 'Re-inker: Dusk Sail'),
+    thing('pad3', 'ink', 'full-pad', 'Marker'),
+  ];
+  expect(said(stash)).toEqual(['pad3 lacks its refill']);
 });

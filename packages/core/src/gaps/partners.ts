@@ -4,6 +4,7 @@ import type { Stock } from '../stock/stock';
 import type { Partner } from '../kinds/definition';
 import { formOf } from '../kinds/registry';
 import { useOf } from '../stock/usage';
+import { colourNameOf } from '../find/colourName';
 import { fold } from '../find/fold';
 
 /** A supply as its partners see it. */
@@ -23,13 +24,13 @@ const textOf = (value: unknown): string => (typeof value === 'string' ? fold(val
 
 /** What a partner must have in common with a supply, as a key; empty when the supply says nothing of it. */
 function bond({ by }: Partner, { name, facts }: Partnered): string {
-  if (by === 'colour name') return fold(name);
+  if (by === 'colour name') return colourNameOf(name);
   if (by === 'number') return textOf(facts.attributes?.number) || textOf(facts.attributes?.matches);
   return 'any';
 }
 
-/** A sort of partner belongs to a person's habits when at least this share of the things that may have one do. */
-const HABIT = 0.1;
+/** A sort of partner belongs to a person's habits when two of the things that may have one do, or so large a share. */
+const HABIT = { share: 0.1, count: 2 } as const;
 
 /** Which partner sorts are in the stash, and which bonds they answer with something left or with something used up. */
 function partnersAtHand(items: readonly Partnered[]): ReadonlyMap<string, boolean> {
@@ -37,9 +38,10 @@ function partnersAtHand(items: readonly Partnered[]): ReadonlyMap<string, boolea
   for (const item of items) {
     const bonds = [
       'any',
-      fold(item.name),
+      colourNameOf(item.name),
       textOf(item.facts.attributes?.number),
       textOf(item.facts.attributes?.matches),
+      colourNameOf(textOf(item.facts.attributes?.matches)),
     ];
     for (const form of [item.form, '*'])
       for (const each of bonds) {
@@ -52,9 +54,8 @@ function partnersAtHand(items: readonly Partnered[]): ReadonlyMap<string, boolea
 
 /**
  * Partners that are missing: no refill, foam, card or marker of the same colour name, no die of a stamp's number.
- * A partner by number that says no number is not asked for. Only what belongs to the person's habits counts: where
- * fewer than a tenth of the pads have a refill, nobody is told to buy the rest; a partner that is used up always
- * counts. The most used come first.
+ * A partner by number that says no number is not asked for. Only what belongs to the person's habits counts: where one
+ * pad of many has a refill, nobody is told to buy the rest; a partner that is used up always counts. The most used come first.
  */
 export function missingPartners<T extends Partnered>(items: readonly T[]): MissingPartner<T>[] {
   const present = items.filter(inStash);
@@ -76,7 +77,7 @@ export function missingPartners<T extends Partnered>(items: readonly T[]): Missi
   }
   const usual = (habit: string): boolean => {
     const count = habits.get(habit);
-    return count !== undefined && count.with / count.all >= HABIT;
+    return count !== undefined && (count.with >= HABIT.count || count.with / count.all >= HABIT.share);
   };
   return asked
     .filter(({ habit, has }) => has === false || (has === undefined && usual(habit)))

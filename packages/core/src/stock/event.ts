@@ -37,7 +37,8 @@ export interface Weights {
 /** What happened, in the act's own words. Amounts are uses, sheets, pieces or µm; of packs, bases and scraps, how many. */
 export type Happening =
   | { readonly act: 'count'; readonly of: LotAs; readonly items: number; readonly left: number }
-  | { readonly act: 'use'; readonly of: LotAs; readonly amount: number }
+  /** `project`: what it was put aside for, or the kit it was kept for. */
+  | { readonly act: 'use'; readonly of: LotAs; readonly amount: number; readonly project?: string }
   /** Amount in things of a `fill` form, else as above. */
   | { readonly act: 'buy'; readonly of: LotAs; readonly amount: number; readonly price?: Price }
   | { readonly act: 'discard'; readonly of: LotAs; readonly amount: number }
@@ -55,6 +56,7 @@ export type Happening =
       readonly scraps: number;
       readonly baseSize?: FlatSize;
       readonly scrapSize?: FlatSize;
+      readonly project?: string;
     }
   | { readonly act: 'move' }
   | { readonly act: 'undo'; readonly undoes: string };

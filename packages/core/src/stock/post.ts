@@ -10,7 +10,8 @@ export type StockRequest = {
   /** Of bases or scraps: how large they are. */
   readonly sizeUm?: FlatSize | undefined;
 } & (
-  | { readonly act: 'use' | 'discard'; readonly amount: number }
+  | { readonly act: 'use'; readonly amount: number; readonly project?: string | undefined }
+  | { readonly act: 'discard'; readonly amount: number }
   | { readonly act: 'buy'; readonly amount: number; readonly price?: Price | undefined }
   | { readonly act: 'count'; readonly items: number; readonly left: number }
   /** `gives`: what goes in, in uses; filled up when left out. */
@@ -30,6 +31,7 @@ export type StockRequest = {
       readonly left: number;
       readonly baseSize?: FlatSize | undefined;
       readonly scrapSize?: FlatSize | undefined;
+      readonly project?: string | undefined;
     }
 );
 
@@ -95,7 +97,7 @@ export function planPosting(
     return refuse('no_such_lot');
   switch (request.act) {
     case 'use':
-      return plan.take(request, request.amount, 'use');
+      return plan.use(request, request.amount, request.project);
     case 'discard':
       return plan.take(request, request.amount, 'discard');
     case 'buy':
@@ -179,6 +181,12 @@ class Plan {
     return this.done({ act, of, amount }, postings);
   }
 
+  use(which: Which, amount: number, project: string | undefined): Posted | StockRefusal {
+    const taken = this.take(which, amount, 'use');
+    if ('code' in taken || project === undefined) return taken;
+    return { ...taken, happening: { act: 'use', of: this.asOf(which), amount, project } };
+  }
+
   buy(which: Which, amount: number, price: Price | undefined): Posted | StockRefusal {
     const of = this.asOf(which);
     if (!this.keeps(of)) return refuse('no_such_part');
@@ -250,7 +258,7 @@ class Plan {
     return this.done({ act: 'open', packs, sheets }, [...taken.postings, by(id, 0, sheets)]);
   }
 
-  cut({ amount, items, left, baseSize, scrapSize, lotId }: Extract<StockRequest, { act: 'cut' }>) {
+  cut({ amount, items, left, baseSize, scrapSize, lotId, project }: Extract<StockRequest, { act: 'cut' }>) {
     if (!this.form.parts) return refuse('no_such_part');
     const taken = this.take({ lotId }, amount, 'use');
     if ('code' in taken) return taken;
@@ -269,6 +277,7 @@ class Plan {
         scraps: left,
         ...(baseSize ? { baseSize } : {}),
         ...(scrapSize ? { scrapSize } : {}),
+        ...(project === undefined ? {} : { project }),
       },
       postings,
     );
