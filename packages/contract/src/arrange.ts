@@ -1,11 +1,7 @@
-import { FAMILY_GROUPS, KINDS, SORT_KEYS } from '@red-shelf/core';
+import { FAMILY_GROUPS, KINDS, lineOf, SORT_KEYS } from '@red-shelf/core';
 import { z } from 'zod';
 
-const word = z
-  .string()
-  .trim()
-  .min(1, 'A purpose needs a name.')
-  .max(80, 'A purpose may have at most 80 characters.');
+const word = lineOf('A purpose', 80).min(1, 'A purpose needs a name.');
 /** Purposes in the person's own order, each with what it also means. */
 export const purposesBody = z
   .array(z.object({ name: word, also: z.array(word).max(20, 'At most 20 meanings of one purpose.') }))

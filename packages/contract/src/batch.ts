@@ -2,6 +2,7 @@ import {
   FAMILIES,
   FINISHES,
   GRADES,
+  lineOf,
   MOST_CHARACTERS,
   STATUSES,
   VERDICTS,
@@ -13,21 +14,21 @@ import { newSupply } from './supply';
 
 const seen = z.object({ id: z.string(), version: z.int().min(1) });
 export const MOST_AT_ONCE = 2000;
-const tags = z.array(z.string().trim().min(1).max(40)).max(30);
+const tags = z.array(lineOf('A tag', 40).min(1)).max(30);
 
 /** What a batch edit sets; what is left out stays as it is. */
 export const batchSet = z
   .object({
-    maker: z.string().trim().max(MOST_CHARACTERS.maker),
-    range: z.string().trim().max(MOST_CHARACTERS.range),
+    maker: lineOf('The maker', MOST_CHARACTERS.maker),
+    range: lineOf('The range', MOST_CHARACTERS.range),
     finish: z.enum(FINISHES),
     familyOverride: z.enum(FAMILIES).nullable(),
-    familyReason: z.string().trim().max(MOST_CHARACTERS.familyReason),
+    familyReason: lineOf('The reason', MOST_CHARACTERS.familyReason),
     status: z.enum(STATUSES),
     decideOn: z.iso.date('A date is written like 2026-05-31.'),
     grade: z.enum(GRADES),
     collection: z.boolean(),
-    source: z.string().trim().max(120),
+    source: lineOf('Where it came from', 120),
     acquiredOn: z.iso.date('A date is written like 2026-05-31.'),
     addTags: tags,
     dropTags: tags,

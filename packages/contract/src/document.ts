@@ -9,6 +9,8 @@ import {
   unitFactsSchema,
   unitRulesSchema,
   type SupplyField,
+  cleanLine,
+  cleanText,
 } from '@red-shelf/core';
 import { z } from 'zod';
 import { recordBody } from './records';
@@ -17,20 +19,22 @@ import { flatSize, happening, spot } from './supply';
 /** The whole stash as one open JSON document: importing it gives the identical state. */
 const when = z.iso.datetime();
 /** Ids of lots that came from an older document are longer than a supply's own. */
+/** What an older app let in is cleaned on its way. */
+const line = z.string().overwrite(cleanLine);
 const id = z.string().min(1).max(80);
 
 const saidSupply = {
   kind: z.enum(KINDS),
   form: z.string(),
-  name: z.string().min(1),
-  maker: z.string(),
-  range: z.string(),
-  code: z.string(),
+  name: line.min(1),
+  maker: line,
+  range: line,
+  code: line,
   hex: z.string().regex(/^#[0-9a-f]{6}$/, 'A colour must look like #c23b42.'),
   finish: z.enum(FINISHES),
   familyOverride: z.enum(FAMILIES).nullable(),
-  familyReason: z.string(),
-  note: z.string(),
+  familyReason: line,
+  note: z.string().overwrite(cleanText),
   facts: factsSchema,
 } satisfies Record<SupplyField, z.ZodType>;
 const documentSupply = z.object({
@@ -49,7 +53,7 @@ const documentUnit = z.object({
   sort: z.enum(UNIT_SORTS),
   position: z.int().min(0),
   label: z.string().regex(/^[A-Z]{0,2}$/),
-  name: z.string().min(1),
+  name: line.min(1),
   model: modelSchema.nullable(),
   rules: unitRulesSchema,
   facts: unitFactsSchema,

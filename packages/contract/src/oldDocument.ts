@@ -8,12 +8,16 @@ import {
   OLD_PARTS,
   REACHES,
   STANDINGS,
+  cleanLine,
+  cleanText,
 } from '@red-shelf/core';
 import { z } from 'zod';
 import { recordBody } from './records';
 
 /** Documents of versions 1 and 2: one slot a supply, one supply a slot, one row of stock. They are read, never written. */
 const when = z.iso.datetime();
+/** What an older app let in is cleaned on its way. */
+const line = z.string().overwrite(cleanLine);
 const id = z.string().min(1).max(64);
 const count = z.int().min(0).max(1e12).nullable();
 
@@ -22,15 +26,15 @@ const oldSupply = z.object({
   version: z.int().min(1),
   kind: z.enum(KINDS),
   form: z.string(),
-  name: z.string().min(1),
-  maker: z.string(),
-  range: z.string(),
-  code: z.string(),
+  name: line.min(1),
+  maker: line,
+  range: line,
+  code: line,
   hex: z.string().regex(/^#[0-9a-f]{6}$/, 'A colour must look like #c23b42.'),
   finish: z.enum(FINISHES),
   familyOverride: z.enum(FAMILIES).nullable(),
-  familyReason: z.string(),
-  note: z.string(),
+  familyReason: line,
+  note: z.string().overwrite(cleanText),
   /** Documents of version 1 have neither number nor facts. */
   number: z.int().min(0).default(0),
   facts: factsSchema.default({}),
@@ -55,7 +59,7 @@ export const oldUnit = z.object({
   version: z.int().min(1),
   position: z.int().min(0),
   letter: z.string().regex(/^[A-Z]{1,2}$/),
-  name: z.string().min(1),
+  name: line.min(1),
   template: z.string(),
   rows: z.int().min(1).max(60),
   columns: z.int().min(1).max(99),

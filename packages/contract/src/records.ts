@@ -1,12 +1,20 @@
-import { FAMILY_GROUPS, FINISHES, HEMISPHERES, KINDS, NEEDED_AS, SORT_KEYS, VERDICTS } from '@red-shelf/core';
+import {
+  FAMILY_GROUPS,
+  FINISHES,
+  HEMISPHERES,
+  KINDS,
+  lineOf,
+  NEEDED_AS,
+  paragraphsOf,
+  SORT_KEYS,
+  VERDICTS,
+} from '@red-shelf/core';
 import { z } from 'zod';
 import { purposesBody, recipesBody } from './arrange';
 
 /** Things kept whole beside the supplies: kits and collections, bought packs, ranges, sessions, preferences. */
 const id = z.string().min(1).max(64);
-const line = (what: string, most: number) =>
-  z.string().trim().max(most, `${what} may have at most ${most} characters.`);
-const named = (what: string) => line(what, 120).min(1, `${what} is missing.`);
+const named = (what: string) => lineOf(what, 120).min(1, `${what} is missing.`);
 
 const member = z.object({ supplyId: id, amount: z.int().min(0).max(1e12) });
 const price = z
@@ -18,8 +26,8 @@ export const groupBody = z.object({
   sort: z.literal('group'),
   what: z.enum(['kit', 'collection', 'pack', 'palette']),
   name: named('The name'),
-  note: line('The note', 2000).default(''),
-  source: line('Where it came from', 120).default(''),
+  note: paragraphsOf('The note', 2000).default(''),
+  source: lineOf('Where it came from', 120).default(''),
   acquiredOn: z.iso.date().nullable().default(null),
   price,
   members: z.array(member).max(500, 'At most 500 members.').default([]),
@@ -33,7 +41,7 @@ export const groupBody = z.object({
 /** What exists in a maker's range, for ticking what is owned. */
 export const rangeBody = z.object({
   sort: z.literal('range'),
-  maker: line('The maker', 80).default(''),
+  maker: lineOf('The maker', 80).default(''),
   name: named('The range'),
   kind: z.enum(KINDS),
   form: z.string(),
@@ -42,7 +50,7 @@ export const rangeBody = z.object({
     .array(
       z.object({
         name: named('A name'),
-        code: line('A code', 40),
+        code: lineOf('A code', 40),
         hex: z.string().regex(/^#[0-9a-f]{6}$/),
       }),
     )
@@ -61,7 +69,7 @@ export const sessionBody = z
     /** The unit gone through, whatever is in it. */
     unitId: id.nullable().default(null),
     /** Answers every thing of the pile shares. */
-    shared: z.record(z.string(), z.string()).default({}),
+    shared: z.record(z.string().max(40), lineOf('An answer', 300)).default({}),
     /** Supplies that were entered, or decided on and how. */
     done: z
       .array(
@@ -77,7 +85,7 @@ export const sessionBody = z
       .max(20_000)
       .default([]),
     /** Lines still to enter. */
-    waiting: z.array(z.string().max(300)).max(2000).default([]),
+    waiting: z.array(lineOf('A line', 300)).max(2000).default([]),
     finishedOn: z.iso.date().nullable().default(null),
   })
   .refine(
@@ -104,7 +112,7 @@ export const needBody = z.object({
 export const challengeBody = z.object({
   sort: z.literal('challenge'),
   unitId: id,
-  unitName: line('The name', 60),
+  unitName: lineOf('The name', 60),
   from: z.iso.date(),
   until: z.iso.date(),
 });
@@ -124,7 +132,7 @@ export const drawersBody = z.object({
         holds: z
           .array(
             z.object({
-              group: line('A group', 200),
+              group: lineOf('A group', 200),
               startsAt: id.nullable().default(null),
               share: z.number().min(0).max(1).default(0),
             }),

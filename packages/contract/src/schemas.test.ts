@@ -1,5 +1,16 @@
-import { evenGrid } from '@red-shelf/core';
-import { newSupply, newUnit, paths, problem, recordBody, routes, stashDocument } from './index';
+import { beginningOf, cleanText, evenGrid, planImport } from '@red-shelf/core';
+import fc from 'fast-check';
+import {
+  batchSet,
+  groupBody,
+  newSupply,
+  newUnit,
+  paths,
+  problem,
+  recordBody,
+  routes,
+  stashDocument,
+} from './index';
 
 const INK = {
   kind: 'ink',
@@ -35,7 +46,7 @@ test.each([
     '“rgb(0 0 0 / 10%)” is not a colour I know. Type a hex such as #c23b42 or a name such as teal.',
   ],
   [{ name: '' }, 'name', 'Give it a name.'],
-  [{ name: 'bell\u0007' }, 'name', 'The name has characters that cannot be shown.'],
+  [{ name: '\u0007' }, 'name', 'Give it a name.'],
   [{ code: 'x'.repeat(41) }, 'code', 'The code may have at most 40 characters.'],
   [{ kind: 'spoon' }, 'kind', 'Choose a kind: ink, marker, cardstock, ribbon, sticker or companion.'],
   [{ form: 'spool' }, 'form', 'That form does not exist for this kind; choose one from the list.'],
@@ -124,4 +135,76 @@ test('a refusal always carries a sentence and a code', () => {
     problem.safeParse({ type: 'about:blank', status: 409, code: 'stale', title: 'Changed.' }).success,
   ).toBe(true);
   expect(problem.safeParse({ status: 409 }).success).toBe(false);
+});
+
+describe('every text comes in by one rule', () => {
+  /** Anything a keyboard, a file or an attacker may send: halves of characters, controls, emoji, blank lines. */
+  const texts = fc
+    .array(
+      fc.oneof(
+        fc.string({ unit: 'grapheme', maxLength: 6 }),
+        fc.string({ unit: 'binary', maxLength: 6 }),
+        fc.constantFrom('\ud83d', '\ude00', '\u0000', '\u0085', '\r\n', '\t', ' ', '😀'),
+      ),
+      { maxLength: 12 },
+    )
+    .map((parts) => `a${parts.join('')}`);
+  const pad = { kind: 'ink', form: 'full-pad', hex: '#333' };
+  const row = (name: string, note: string) =>
+    planImport(
+      {
+        rows: [[name, '#333', note]],
+        lines: [1],
+        mapping: { name: 0, colour: 1, note: 2 },
+        defaults: { kind: 'ink' },
+      },
+      [],
+    )[0];
+  const doors: readonly [what: string, read: (text: string) => readonly string[]][] = [
+    [
+      'a supply',
+      (text) => {
+        const facts = { source: text, tags: [text] };
+        const { data } = newSupply.safeParse({ ...pad, name: text, maker: text, note: text, facts });
+        return data
+          ? [data.name, data.maker, data.note, data.facts.source ?? '', ...(data.facts.tags ?? [])]
+          : [];
+      },
+    ],
+    [
+      'a batch',
+      (text) => {
+        const { data } = batchSet.safeParse({ maker: text, addTags: [text] });
+        return data ? [data.maker ?? '', ...(data.addTags ?? [])] : [];
+      },
+    ],
+    ['a kit', (text) => [groupBody.safeParse({ sort: 'group', what: 'kit', name: text }).data?.name ?? '']],
+    [
+      'a row of a list',
+      (text) => {
+        const read = row(text, text);
+        return read?.verdict === 'add' ? [read.draft.name, read.draft.note] : [];
+      },
+    ],
+  ];
+  test.each(doors)(
+    '%s keeps nothing that cannot be shown, and keeps the same when it comes in again',
+    (_, read) => {
+      fc.assert(
+        fc.property(texts, (text) => {
+          for (const kept of read(text)) {
+            expect(kept).toBe(cleanText(kept));
+            expect(kept).not.toMatch(/\p{Cs}/u);
+            if (kept !== '') expect(read(kept)).toContain(kept);
+          }
+        }),
+        { numRuns: 300 },
+      );
+    },
+  );
+
+  test('what is shortened is never cut through a character', () => {
+    expect(beginningOf('ab😀', 3)).toBe('ab');
+    expect(beginningOf('ab😀', 4)).toBe('ab😀');
+  });
 });

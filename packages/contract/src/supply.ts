@@ -7,22 +7,14 @@ import {
   findForm,
   FINISHES,
   KINDS,
+  lineOf,
   LOTS,
   MOST_CHARACTERS,
+  paragraphsOf,
   parseColour,
   type SupplyField,
 } from '@red-shelf/core';
 import { z } from 'zod';
-
-const line = (label: string, most: number) =>
-  z
-    .string()
-    .trim()
-    .max(most, `${label} may have at most ${most} characters.`)
-    .refine(
-      (text) => !/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/.test(text),
-      `${label} has characters that cannot be shown.`,
-    );
 
 /** A colour as typed; comes out as `#rrggbb`. */
 const colourText = z.string().transform((text, context) => {
@@ -49,15 +41,15 @@ const wholeNumber = (label: string, most = 1e12) =>
 const supplyFields = z.object({
   kind: z.enum(KINDS, { error: 'Choose a kind: ink, marker, cardstock, ribbon, sticker or companion.' }),
   form: z.string(),
-  name: line('The name', MOST_CHARACTERS.name).min(1, 'Give it a name.'),
-  maker: line('The maker', MOST_CHARACTERS.maker).default(''),
-  range: line('The range', MOST_CHARACTERS.range).default(''),
-  code: line('The code', MOST_CHARACTERS.code).default(''),
+  name: lineOf('The name', MOST_CHARACTERS.name).min(1, 'Give it a name.'),
+  maker: lineOf('The maker', MOST_CHARACTERS.maker).default(''),
+  range: lineOf('The range', MOST_CHARACTERS.range).default(''),
+  code: lineOf('The code', MOST_CHARACTERS.code).default(''),
   hex: colourText,
   finish: z.enum(FINISHES).default('matte'),
   familyOverride: z.enum(FAMILIES).nullable().default(null),
-  familyReason: line('The reason', MOST_CHARACTERS.familyReason).default(''),
-  note: line('The note', MOST_CHARACTERS.note).default(''),
+  familyReason: lineOf('The reason', MOST_CHARACTERS.familyReason).default(''),
+  note: paragraphsOf('The note', MOST_CHARACTERS.note).default(''),
   facts: factsSchema.default({}),
 } satisfies Record<SupplyField, z.ZodType>);
 
@@ -169,7 +161,7 @@ const n = z.int().min(0).max(1e12);
 /** What happened, in the act's own words; see the core's events. */
 export const happening = z.discriminatedUnion('act', [
   z.object({ act: z.literal('count'), of, items: n, left: n }),
-  z.object({ act: z.literal('use'), of, amount: n, project: z.string().max(120).optional() }),
+  z.object({ act: z.literal('use'), of, amount: n, project: lineOf('The project', 120).optional() }),
   z.object({ act: z.literal('buy'), of, amount: n, price: price.optional() }),
   z.object({ act: z.literal('discard'), of, amount: n }),
   z.object({
@@ -185,7 +177,7 @@ export const happening = z.discriminatedUnion('act', [
     scraps: n,
     baseSize: flatSize.optional(),
     scrapSize: flatSize.optional(),
-    project: z.string().max(120).optional(),
+    project: lineOf('The project', 120).optional(),
   }),
   z.object({ act: z.literal('move') }),
   z.object({ act: z.literal('undo'), undoes: z.string() }),
@@ -217,7 +209,7 @@ const which = {
 };
 const some = (verb: string) => wholeNumber('The amount').min(1, `${verb} at least something.`);
 
-const heldFor = z.string().trim().min(1).max(120).optional();
+const heldFor = lineOf('What it is kept for', 120).min(1).optional();
 
 /** Something done to a supply's stock. Amounts are in the form's own unit; see the core's events. */
 export const stockRequest = z.discriminatedUnion('act', [

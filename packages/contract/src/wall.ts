@@ -1,11 +1,7 @@
-import { modelSchema, UNIT_SORTS, unitFactsSchema, unitRulesSchema } from '@red-shelf/core';
+import { lineOf, modelSchema, UNIT_SORTS, unitFactsSchema, unitRulesSchema } from '@red-shelf/core';
 import { z } from 'zod';
 
-const unitName = z
-  .string()
-  .trim()
-  .min(1, 'Give the unit a name.')
-  .max(60, 'The name may have at most 60 characters.');
+const unitName = lineOf('The name', 60).min(1, 'Give the unit a name.');
 const label = z
   .string()
   .trim()

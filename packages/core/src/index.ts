@@ -132,6 +132,8 @@ export { hazardsOf } from './kinds/hazards';
 export type { Trait } from './kinds/definition';
 export { isFamilyUnsettled, isSure } from './colour/family';
 export { colourNameOf } from './find/colourName';
+export { beginningOf, cleanLine, cleanText } from './stash/text';
+export { lineOf, paragraphsOf } from './stash/textSchema';
 export { painOf, type Pain } from './storage/pain';
 export { freeLabel, mayStandIn, movedBehind, unitLettered } from './storage/tree';
 export {

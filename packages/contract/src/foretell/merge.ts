@@ -1,4 +1,14 @@
-import { countRuleOf, formFor, isThere, mainLot, sparse, type Facts, type Holding } from '@red-shelf/core';
+import {
+  countRuleOf,
+  formFor,
+  isThere,
+  mainLot,
+  sparse,
+  type Facts,
+  type Holding,
+  beginningOf,
+  MOST_CHARACTERS,
+} from '@red-shelf/core';
 import type { z } from 'zod';
 import type { merge } from '../batch';
 import type { SupplyView } from '../supply';
@@ -39,7 +49,7 @@ export function joined<T extends Joined>(keep: T, other: T, at: string): T {
     maker: keep.maker || other.maker,
     range: keep.range || other.range,
     code: keep.code || other.code,
-    note: [keep.note, other.note].filter(Boolean).join('\n').slice(0, 2000),
+    note: beginningOf([keep.note, other.note].filter(Boolean).join('\n'), MOST_CHARACTERS.note),
     facts: joinedFacts(keep.facts, other.facts),
     version: keep.version + 1,
     updatedAt: at,

@@ -17,6 +17,9 @@ function quantityCells(supply: SupplyDraft & OpeningCount): { quantity: string; 
   return { quantity: String(supply.items), level: `${Number((100 * share).toFixed(4))}%` };
 }
 
+/** What a spreadsheet would run, whatever comes after it, also on further lines. */
+const FORMULA = /^[=+\-@\t\r]/;
+
 /** Writes supplies as CSV (RFC 4180) with the headings that importing recognises. */
 export function writeCsv(supplies: readonly (SupplyDraft & OpeningCount)[]): string {
   const rows = supplies.map((supply) => {
@@ -41,5 +44,5 @@ export function writeCsv(supplies: readonly (SupplyDraft & OpeningCount)[]): str
     return LIST_FIELDS.map((field) => cells[field]);
   });
   const table = { fields: LIST_FIELDS.map((field) => LIST_FIELD_NAMES[field]), data: rows };
-  return Papa.unparse(table, { escapeFormulae: true, newline: '\r\n' });
+  return Papa.unparse(table, { escapeFormulae: FORMULA, newline: '\r\n' });
 }

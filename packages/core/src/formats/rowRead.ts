@@ -5,6 +5,7 @@ import { KINDS, type FormDefinition, type Kind } from '../kinds/definition';
 import { findForm, formsOfKind, KIND_DEFINITIONS } from '../kinds/registry';
 import { fold } from '../find/fold';
 import type { Facts } from '../stash/facts';
+import { cleanLine, cleanText } from '../stash/text';
 import { factsSchema } from '../stash/factsSchema';
 import { STATUSES } from '../stash/standing';
 import type { ColumnMapping, ListField } from './fields';
@@ -38,7 +39,8 @@ export function readRow(cells: readonly string[], mapping: ColumnMapping, defaul
   const given = new Set<ListField>();
   const cell = (field: ListField): string => {
     const column = mapping[field];
-    const text = column === undefined ? '' : unguard((cells[column] ?? '').trim());
+    const typed = column === undefined ? '' : (cells[column] ?? '');
+    const text = unguard(field === 'note' ? cleanText(typed) : cleanLine(typed));
     if (text !== '') given.add(field);
     return text;
   };

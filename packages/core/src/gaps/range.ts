@@ -2,6 +2,7 @@ import type { Supply } from '../stash/supply';
 import { parseColour } from '../colour/parse';
 import { readCsv } from '../formats/csvRead';
 import { fold } from '../find/fold';
+import { beginningOf, cleanLine } from '../stash/text';
 
 /** One colour of a maker's range. */
 export interface RangeEntry {
@@ -76,8 +77,8 @@ export function readRange(bytes: Uint8Array): RangeReading {
     }
     return [
       {
-        name: said.slice(0, 120),
-        code: (code < 0 ? '' : (row[code] ?? '')).trim().slice(0, 40),
+        name: beginningOf(cleanLine(said), 120),
+        code: beginningOf(cleanLine(code < 0 ? '' : (row[code] ?? '')), 40),
         hex: colour.hex,
       },
     ];

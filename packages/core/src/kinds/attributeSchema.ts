@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { PAPER_BASES } from '../measure/paperWeight';
 import type { AttributeDefinition, AttributeValue } from './attributes';
+import { lineOf } from '../stash/textSchema';
 import type { Kind } from './definition';
 import { attributesOf } from './registry';
 
@@ -25,7 +26,7 @@ function valueSchema(attribute: AttributeDefinition): z.ZodType<AttributeValue> 
         error: `${name} must be one of ${attribute.options.join(', ')}.`,
       });
     case 'text':
-      return z.string().trim().max(MOST_TEXT, `${name} may have at most ${MOST_TEXT} characters.`);
+      return lineOf(name, MOST_TEXT);
     case 'flag':
       return z.boolean({ error: `${name} must be yes or no.` });
     case 'paper':

@@ -2,13 +2,13 @@ import { z } from 'zod';
 import type { AttributeValue } from '../kinds/attributes';
 import { GRADES, STATUSES, UNUSED_WHY } from './standing';
 import { hexCode, swatchSchema } from './swatch';
+import { lineOf } from './textSchema';
 
 const MOST_TAGS = 30;
 const MOST_SWATCHES = 24;
 const MOST_PHOTOS = 12;
 const day = z.iso.date('A date is written like 2026-05-31.');
-const text = (most: number, what: string) =>
-  z.string().trim().max(most, `${what} may have at most ${most} characters.`);
+const text = (most: number, what: string) => lineOf(what, most);
 const um = z.int().min(0).max(10_000_000);
 
 /**

@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { KINDS } from '../kinds/definition';
+import { lineOf } from '../stash/textSchema';
 
 /** Where a unit stands in its life. A spare or retired one is off the wall and takes no supplies. */
 export const STANDINGS = ['active', 'worn', 'spare', 'retired'] as const;
 /** How far it is from the desk; `far` is deep storage, out of sight. */
 export const REACHES = ['near', 'mid', 'far'] as const;
 
-const text = (most: number, what: string) =>
-  z.string().trim().max(most, `${what} may have at most ${most} characters.`);
+const text = (most: number, what: string) => lineOf(what, most);
 
 /** What a unit takes. */
 export const unitRulesSchema = z.strictObject({
