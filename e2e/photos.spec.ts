@@ -1,4 +1,4 @@
-import { Jimp, JimpMime } from 'jimp';
+import sharp from 'sharp';
 import { expect, test } from './room';
 
 test('a photo is kept with a supply as a small picture, and the undo takes it off again', async ({
@@ -13,8 +13,8 @@ test('a photo is kept with a supply as a small picture, and the undo takes it of
   };
   await choose('cat.jpg', Buffer.from('not a picture at all'));
   await expect(page.getByText(/That is not a picture/)).toBeVisible();
-  const image = new Jimp({ width: 1200, height: 800, color: 0x4c9a52ff });
-  await choose('pad.jpg', await image.getBuffer(JimpMime.jpeg));
+  const image = sharp({ create: { width: 1200, height: 800, channels: 3, background: '#4c9a52' } });
+  await choose('pad.jpg', await image.jpeg().toBuffer());
   const thumb = page.getByRole('img', { name: /photo 1$/ });
   await expect(thumb).toBeVisible();
   // The place for it is drawn before the picture itself has come.

@@ -1,4 +1,4 @@
-import { Jimp, JimpMime } from 'jimp';
+import sharp, { type Sharp } from 'sharp';
 import type { Page } from '@playwright/test';
 import { expect, test } from './room';
 
@@ -8,11 +8,17 @@ const openWays = async (page: Page, way: string): Promise<void> => {
 };
 const colour = (page: Page) => page.getByRole('textbox', { name: 'Colour', exact: true });
 
+const plain = (width: number, height: number, background: string) =>
+  sharp({ create: { width, height, channels: 3, background } });
+const halves = async (under: Sharp, over: Sharp, left: number): Promise<Buffer> =>
+  under
+    .composite([{ input: await over.png().toBuffer(), left, top: 0 }])
+    .png()
+    .toBuffer();
+
 /** Half white paper, half a swatch, photographed under yellow light. */
 async function lampPhoto(): Promise<Buffer> {
-  const image = new Jimp({ width: 200, height: 100, color: 0xeeddb0ff });
-  image.composite(new Jimp({ width: 100, height: 100, color: 0x4f7468ff }), 100, 0);
-  return image.getBuffer(JimpMime.png);
+  return halves(plain(200, 100, '#eeddb0'), plain(100, 100, '#4f7468'), 100);
 }
 
 test.beforeEach(async ({ page, room }) => {
@@ -78,9 +84,7 @@ test('a patterned sheet gives its colours; one becomes its home, the others are 
   await openWays(page, 'Photo');
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Choose or take a picture' }).click();
-  const sheet = new Jimp({ width: 200, height: 100, color: 0xc23030ff });
-  sheet.composite(new Jimp({ width: 70, height: 100, color: 0x2050b0ff }), 0, 0);
-  const buffer = await sheet.getBuffer(JimpMime.png);
+  const buffer = await halves(plain(200, 100, '#c23030'), plain(70, 100, '#2050b0'), 0);
   await (await chooser).setFiles({ name: 'sheet.png', mimeType: 'image/png', buffer });
   await page.getByRole('button', { name: 'Colours of the whole sheet' }).click();
   await page.getByText(/proposed/).click();

@@ -4,7 +4,7 @@ import pino from 'pino';
 import { z } from 'zod';
 import { makeApp } from './app';
 import { openStore } from './db/open';
-import { photoThread } from './jobs/photoThread';
+import { photoProcesses } from './jobs/photoProcesses';
 import { stashList } from './services/context';
 import { systemPorts } from './services/ports';
 
@@ -24,7 +24,7 @@ const db = resolve(settings.RED_SHELF_DB);
 const store = await openStore(db, resolve(settings.RED_SHELF_MIGRATIONS));
 const photos = {
   folder: join(dirname(db), 'photos'),
-  prepare: photoThread(new URL('./photoWorker.js', import.meta.url)),
+  prepare: photoProcesses(new URL('./photoWorker.js', import.meta.url)),
 };
 const web = resolve(settings.RED_SHELF_WEB);
 const context = { store, ports: systemPorts, photos };

@@ -128,12 +128,12 @@ export { labelPrint, slotLabels, type Labelled, type SlotLabel } from './storage
 export { misfits, type Misfit } from './storage/misfit';
 export { isTooMany, sparesOf } from './stock/spares';
 export { isLow, isUnused, useOf } from './stock/usage';
-export { hazardsOf } from './kinds/hazards';
+export { hazardsOf } from './stash/hazards';
 export type { Trait } from './kinds/definition';
 export { isFamilyUnsettled, isSure } from './colour/family';
 export { colourNameOf } from './find/colourName';
-export { beginningOf, cleanLine, cleanText } from './stash/text';
-export { lineOf, paragraphsOf } from './stash/textSchema';
+export { beginningOf, cleanLine, cleanText } from './text/clean';
+export { lineOf, paragraphsOf } from './text/schema';
 export { painOf, type Pain } from './storage/pain';
 export { freeLabel, mayStandIn, movedBehind, unitLettered } from './storage/tree';
 export {
@@ -207,7 +207,7 @@ export { neverUsed, type Unused } from './review/unused';
 export { breakUpAdvice } from './review/breakUp';
 export { MEDIA, paperFor, whyPaper, type Medium } from './guide/paperFor';
 export { findGaps, type Gaps, type GapSubject } from './gaps/running';
-export { fold } from './find/fold';
+export { fold } from './text/fold';
 export { searchable, type Searchable, type SearchSubject } from './find/subject';
 export { makeStashSearch, type StashSearch } from './find/stashSearch';
 export { nearColours, nearestElse, ownIt, type Owned, type OwnAnswer, type OwnReason } from './find/ownIt';

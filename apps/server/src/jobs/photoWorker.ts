@@ -1,10 +1,8 @@
-import { parentPort } from 'node:worker_threads';
 import { preparePhoto } from './preparePhoto';
 
-/** Prepares photos away from the thread that answers requests. */
-parentPort?.on('message', ({ id, bytes }: { id: number; bytes: Uint8Array }) => {
-  preparePhoto(Buffer.from(bytes)).then(
-    (photo) => parentPort?.postMessage({ id, photo }),
-    () => parentPort?.postMessage({ id, photo: null }),
-  );
+/** Prepares one photo after another away from the process that answers requests; what goes wrong here ends only this one. */
+process.on('message', (bytes: Buffer) => {
+  void preparePhoto(bytes).then((answer) => process.send?.(answer));
 });
+// Without the server there is nobody to prepare for.
+process.on('disconnect', () => process.exit(0));

@@ -18,7 +18,7 @@ export function Photos({ supply }: { readonly supply: SupplyView }) {
   const change = useFactsChange(supply);
   const add = useMutation({
     mutationFn: async () => {
-      const file = await chooseFile('image/jpeg,image/png');
+      const file = await chooseFile('image/jpeg,image/png,image/webp');
       return file && uploadPhoto(file);
     },
     onSuccess: (photo) => {

@@ -2,7 +2,7 @@ import type { Supply } from '../stash/supply';
 import type { FamilyGroup } from '../colour/families';
 import { chromaOf, hueOf, type Lab } from '../colour/lab';
 import { purposesOf } from '../find/purposes';
-import { fold } from '../find/fold';
+import { fold } from '../text/fold';
 import { bodyOf } from '../stash/body';
 import { seasonOf, SEASONS } from '../stash/seasons';
 import type { Kind } from '../kinds/definition';

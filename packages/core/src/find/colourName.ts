@@ -1,4 +1,4 @@
-import { fold } from './fold';
+import { fold } from '../text/fold';
 
 /** Words that say what sort of thing a colour comes as, and nothing of the colour. */
 const TRADE_WORDS: ReadonlySet<string> = new Set(

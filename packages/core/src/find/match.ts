@@ -1,4 +1,4 @@
-import { fold } from './fold';
+import { fold } from '../text/fold';
 
 /** A text prepared for searching: everything a thing is known by, folded. */
 export type SearchText = string;

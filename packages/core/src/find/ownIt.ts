@@ -3,7 +3,7 @@ import type { Stock } from '../stock/stock';
 import { parseColour } from '../colour/parse';
 import { sayDifference, type SaidDifference } from '../colour/sayDifference';
 import { ciede2000, labOf } from '../colour/lab';
-import { fold } from './fold';
+import { fold } from '../text/fold';
 import { sameManner, type Ground, type Made } from '../stash/swatch';
 import { distance } from 'fastest-levenshtein';
 import { normaliseBarcode } from './barcode';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { groupOf, type Family } from '../colour/families';
-import { fold } from './fold';
+import { fold } from '../text/fold';
 import { makeStashSearch } from './stashSearch';
 import { searchable, type SearchSubject } from './subject';
 import { meant } from './typo';

@@ -1,7 +1,7 @@
 import { parseColour } from '../colour/parse';
 import { ciede2000, labOf, type Lab } from '../colour/lab';
 import { FACETS } from './facets';
-import { fold } from './fold';
+import { fold } from '../text/fold';
 import type { Searchable } from './subject';
 import { meant } from './typo';
 

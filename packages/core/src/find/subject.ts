@@ -4,7 +4,7 @@ import type { Family, FamilyGroup } from '../colour/families';
 import { FAMILY_GROUP_INFO } from '../colour/families';
 import { formOf, KIND_DEFINITIONS } from '../kinds/registry';
 import type { Facts } from '../stash/facts';
-import { fold } from './fold';
+import { fold } from '../text/fold';
 import { searchText, type SearchText } from './match';
 
 /** A supply as searching sees it. */

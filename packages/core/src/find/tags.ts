@@ -1,5 +1,5 @@
 import { distance } from 'fastest-levenshtein';
-import { fold } from './fold';
+import { fold } from '../text/fold';
 
 export interface TagCount {
   readonly tag: string;

@@ -1,4 +1,4 @@
-import { fold } from '../find/fold';
+import { fold } from '../text/fold';
 import { formOf } from '../kinds/registry';
 import type { Facts } from '../stash/facts';
 import { formFor } from '../stash/formFor';

@@ -5,7 +5,7 @@ import type { Partner } from '../kinds/definition';
 import { formOf } from '../kinds/registry';
 import { useOf } from '../stock/usage';
 import { colourNameOf } from '../find/colourName';
-import { fold } from '../find/fold';
+import { fold } from '../text/fold';
 
 /** A supply as its partners see it. */
 export type Partnered = Pick<Supply, 'id' | 'kind' | 'form' | 'name' | 'facts'> & {

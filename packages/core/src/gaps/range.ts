@@ -1,8 +1,8 @@
 import type { Supply } from '../stash/supply';
 import { parseColour } from '../colour/parse';
 import { readCsv } from '../formats/csvRead';
-import { fold } from '../find/fold';
-import { beginningOf, cleanLine } from '../stash/text';
+import { fold } from '../text/fold';
+import { beginningOf, cleanLine } from '../text/clean';
 
 /** One colour of a maker's range. */
 export interface RangeEntry {

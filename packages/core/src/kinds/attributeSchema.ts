@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { PAPER_BASES } from '../measure/paperWeight';
 import type { AttributeDefinition, AttributeValue } from './attributes';
-import { lineOf } from '../stash/textSchema';
+import { lineOf } from '../text/schema';
 import type { Kind } from './definition';
 import { attributesOf } from './registry';
 

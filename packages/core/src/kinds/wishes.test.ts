@@ -1,5 +1,5 @@
 import { KINDS } from './definition';
-import { hazardsOf } from './hazards';
+import { hazardsOf } from '../stash/hazards';
 import { findForm, formsOfKind } from './registry';
 
 const all = KINDS.flatMap((kind) =>

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { AttributeValue } from '../kinds/attributes';
 import { GRADES, STATUSES, UNUSED_WHY } from './standing';
 import { hexCode, swatchSchema } from './swatch';
-import { lineOf } from './textSchema';
+import { lineOf } from '../text/schema';
 
 const MOST_TAGS = 30;
 const MOST_SWATCHES = 24;

@@ -1,10 +1,9 @@
 import { inStash } from './standing';
-import type { Stock } from '../stock/stock';
 import type { Supply } from './supply';
 
 /** What is known of how a thing was used. Times are ISO 8601. */
 export type StockHistory = Pick<Supply, 'kind' | 'form' | 'createdAt' | 'facts'> & {
-  readonly stock: Pick<Stock, 'uses' | 'used' | 'lastUsedAt'>;
+  readonly stock: { readonly uses: number; readonly used: number; readonly lastUsedAt: string | null };
 };
 
 export const DAY = 86_400_000;

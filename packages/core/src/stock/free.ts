@@ -1,6 +1,6 @@
 import type { Facts } from '../stash/facts';
 import { reservedOf } from '../stash/facts';
-import { fold } from '../find/fold';
+import { fold } from '../text/fold';
 import type { Posted } from './post';
 
 /** A kit that keeps some of a supply to itself. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { KINDS } from '../kinds/definition';
-import { lineOf } from '../stash/textSchema';
+import { lineOf } from '../text/schema';
 
 /** Where a unit stands in its life. A spare or retired one is off the wall and takes no supplies. */
 export const STANDINGS = ['active', 'worn', 'spare', 'retired'] as const;

@@ -1,4 +1,4 @@
-import type { Facts } from '../stash/facts';
+import type { Facts } from './facts';
 
 /** What can hurt somebody: fumes and flames, blades, heat, parts that are swallowed. */
 export const HAZARDS = ['solvent', 'blade', 'heat', 'small'] as const;

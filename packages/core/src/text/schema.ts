@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { cleanLine, cleanText } from './text';
+import { cleanLine, cleanText } from './clean';
 
 const within = (what: string, most: number): string => `${what} may have at most ${most} characters.`;
 
