@@ -14,15 +14,36 @@ export const unknownApi: RequestHandler = (request) => {
 /** What Express' body parsers throw. */
 const bodyError = z.object({ type: z.string(), limit: z.number().optional() });
 
-/** What Express' file server throws for a file that is not there. */
-const fileMissing = z.object({ status: z.union([z.literal(404), z.literal(403), z.literal(400)]) });
+/** What Express' file server and body parsers throw besides: the status, and of what was wrong with the body its own code. */
+const byStatus = z.object({ status: z.int().min(400).max(499), code: z.string().optional() });
+
+/** What else a request can get wrong, by status. */
+const OF_STATUS: Readonly<Record<number, readonly [code: string, title: string]>> = {
+  412: ['not_as_seen', 'It is not what was asked for any more; ask again.'],
+  416: ['no_such_range', 'It does not have the part that was asked for.'],
+};
+
+function refusalByStatus(error: unknown): Refusal | undefined {
+  const { data } = byStatus.safeParse(error);
+  if (!data) return undefined;
+  // The codes of zlib.
+  if (data.code?.startsWith('Z_'))
+    return new Refusal(
+      400,
+      'broken_compression',
+      'The request says it is compressed, and cannot be unpacked.',
+    );
+  const [code, title] = OF_STATUS[data.status] ?? [];
+  if (code && title) return new Refusal(data.status, code, title);
+  return [400, 403, 404].includes(data.status) ? notFound('file') : undefined;
+}
 
 function asRefusal(error: unknown): Refusal | undefined {
   if (error instanceof Refusal) return error;
   if (error instanceof URIError)
     return new Refusal(400, 'bad_address', 'The address is not written properly.');
   const known = bodyError.safeParse(error);
-  if (!known.success) return fileMissing.safeParse(error).success ? notFound('file') : undefined;
+  if (!known.success) return refusalByStatus(error);
   switch (known.data.type) {
     case 'entity.too.large': {
       const most = Math.round((known.data.limit ?? 0) / 1024 / 1024);

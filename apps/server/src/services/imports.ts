@@ -54,6 +54,8 @@ const UNREADABLE: Record<CsvRefusal['code'], (refusal: CsvRefusal) => string> = 
     `A quotation mark is opened and never properly closed, near row ${line}. Mend it and choose the file again.`,
   csv_too_many_rows: ({ have, most }) =>
     `The list has ${have} rows; at most ${most} are read at once. Split it.`,
+  csv_too_long_line: ({ line, most }) =>
+    `Line ${line} is longer than ${most} characters, which no row of a list is. Check that it is a list.`,
   csv_too_many_columns: ({ have, most }) => `The list has ${have} columns; at most ${most} are read.`,
 };
 

@@ -195,3 +195,20 @@ test('the demo room is the same every time it is made, and large enough', () => 
   const days = one.events.map(({ at }) => Date.parse(at));
   expect(Math.max(...days) - Math.min(...days)).toBeGreaterThan(150 * 86_400_000);
 });
+
+test('one reading of the list that failed does not stop the next', async () => {
+  const { store, http } = world;
+  await http.get('/api/supplies').expect(200);
+  await world.add({ name: 'After a fault' });
+  const broken = jest.spyOn(store.read, 'select').mockImplementationOnce(() => {
+    throw new Error('the disk was busy');
+  });
+  const first = await http.get('/api/supplies');
+  broken.mockRestore();
+  const names = async (): Promise<string[]> =>
+    listedIn(await http.get('/api/supplies').expect(200)).map(({ name }) => name);
+  expect(first.status).toBe(500);
+  expect(await names()).toContain('After a fault');
+  await world.add({ name: 'And later' });
+  expect(await names()).toContain('And later');
+});

@@ -1,3 +1,4 @@
+import { beginningOf } from '../text/clean';
 import { displayable, formatHex, parse, toGamut } from 'culori';
 
 /** Why a text is not a colour. */
@@ -13,6 +14,7 @@ export interface ParsedColour {
 }
 
 const BARE_HEX = /^(?:[0-9a-f]{3}|[0-9a-f]{6})$/i;
+const MOST_CHARACTERS = 100;
 const intoSrgb = toGamut('rgb', 'oklch');
 
 /**
@@ -23,6 +25,9 @@ const intoSrgb = toGamut('rgb', 'oklch');
 export function parseColour(text: string): ParsedColour | ColourRefusal {
   const given = text.trim();
   if (given === '') return { ok: false, code: 'colour_missing', given };
+  // No colour is so long, and the library takes quadratic time to find that out.
+  if (given.length > MOST_CHARACTERS)
+    return { ok: false, code: 'colour_unknown', given: beginningOf(given, MOST_CHARACTERS) };
   const colour = parsed(BARE_HEX.test(given) ? `#${given}` : given.toLowerCase());
   if (!colour) return { ok: false, code: 'colour_unknown', given };
   if (colour.alpha !== undefined && colour.alpha < 1) return { ok: false, code: 'colour_see_through', given };

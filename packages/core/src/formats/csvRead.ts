@@ -19,7 +19,8 @@ export interface CsvRefusal {
     | 'csv_not_text'
     | 'csv_open_quote'
     | 'csv_too_many_rows'
-    | 'csv_too_many_columns';
+    | 'csv_too_many_columns'
+    | 'csv_too_long_line';
   readonly line?: number;
   readonly have?: number;
   readonly most?: number;
@@ -41,13 +42,38 @@ function decodeText(bytes: Uint8Array): { text: string; encoding: CsvTable['enco
   }
 }
 
-/** Rows a delimiter is judged by. */
+/** A row of a list is never so long: what is, is no list, and costs a parser minutes to find out. */
+const MOST_LINE = 100_000;
+
+/** A text without the blank lines at its end, each looked at once. */
+function withoutBlankEnd(text: string): string {
+  let end = text.length;
+  while (end > 0 && (text[end - 1] === '\n' || text[end - 1] === '\r')) end--;
+  return text.slice(0, end);
+}
+
+/** The first line that is longer than any row, from 1; null where there is none. */
+function longLine(text: string): number | null {
+  let [from, line] = [0, 1];
+  while (text.length - from > MOST_LINE) {
+    const end = text.indexOf('\n', from);
+    if (end < 0 || end - from > MOST_LINE) return line;
+    from = end + 1;
+    line++;
+  }
+  return null;
+}
+
+/** Rows a delimiter is judged by, and how much text they may be. */
+
 const JUDGED_ROWS = 20;
+const JUDGED_CHARACTERS = 200_000;
 
 /** The delimiter under which the headings make most sense, and failing that the rows have most columns. */
 function guessDelimiter(text: string): string {
+  const head = text.slice(0, JUDGED_CHARACTERS);
   const judged = [',', ';', '\t', '|'].map((delimiter) => {
-    const { data } = Papa.parse<string[]>(text, { delimiter, preview: JUDGED_ROWS });
+    const { data } = Papa.parse<string[]>(head, { delimiter, preview: JUDGED_ROWS });
     const known = Object.keys(guessMapping(data[0] ?? [])).length;
     return { delimiter, known, columns: Math.min(...data.map((row) => row.length)) };
   });
@@ -60,7 +86,9 @@ export function readCsv(bytes: Uint8Array): CsvTable | CsvRefusal {
   const { text, encoding } = decodeText(bytes);
   if (text.trim() === '') return { ok: false, code: 'csv_empty' };
   if (text.includes('\u0000')) return { ok: false, code: 'csv_not_text' };
-  const body = text.replace(/^\uFEFF/, '').replace(/[\r\n]+$/, '');
+  const body = withoutBlankEnd(text.replace(/^\uFEFF/, ''));
+  const long = longLine(body);
+  if (long !== null) return { ok: false, code: 'csv_too_long_line', line: long, most: MOST_LINE };
   const delimiter = guessDelimiter(body);
   const parsed = Papa.parse<string[]>(body, { delimiter, skipEmptyLines: false });
   const broken = parsed.errors.find((error) => error.type === 'Quotes');
