@@ -78,9 +78,6 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
           So much is kept for it, and does not count as free; using some for the kit lowers it.
         </Txt>
       )}
-      {asking === 'dissolve' && (
-        <Dissolve body={body} members={members} where={where} onKeep={keep.mutateAsync} onDone={closed} />
-      )}
       {body.what === 'palette' && <Home body={body} stash={stash} onChange={(next) => keep.mutate(next)} />}
       {body.what !== 'pack' && body.what !== 'palette' && (
         <Members title="Solids that go with it" supplies={matches} where={where} />
@@ -127,6 +124,9 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
         />
         <Button label="All kits and packs" onPress={() => router.setParams({ group: '' })} />
       </View>
+      {asking === 'dissolve' && (
+        <Dissolve body={body} members={members} where={where} onKeep={keep.mutateAsync} onDone={closed} />
+      )}
     </Page>
   );
 }

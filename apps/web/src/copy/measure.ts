@@ -61,6 +61,11 @@ export const sayLength = (um: number, units: Units): string => {
 export const sayMass = (mg: number, units: Units): string =>
   units === 'inches' ? printMass(mg, mg >= 453_592 ? 'lb' : 'oz') : printMass(mg, mg >= 1e6 ? 'kg' : 'g');
 
+const FIGURES = 2;
+/** A mass that was only estimated, in two figures. */
+export const sayAboutMass = (mg: number, units: Units): string =>
+  sayMass(Math.round(Number(mg.toPrecision(FIGURES))), units);
+
 /** An attribute's value in words; null when it says nothing. */
 export function sayAttribute(
   attribute: AttributeDefinition,

@@ -50,7 +50,10 @@ function StartPile({ open }: { readonly open: readonly PileSession[] }) {
   const given = useWatch({ control: form.control }) as SupplyForm;
   const { kind, form: formId } = given;
   useEffect(() => remember(NEW_PILE, given), [given]);
-  const start = useChange((body: SessionBody) => order(routes.addRecord, { body: { body } }));
+  // Nothing was entered yet: there is nothing to say.
+  const start = useChange((body: SessionBody) => order(routes.addRecord, { body: { body } }), {
+    silent: true,
+  });
   const begin = (): void => {
     const { maker, range, finish, said } = form.getValues();
     const name = [KIND_DEFINITIONS[kind].plural, formOf(kind, formId).name, maker].filter(Boolean).join(', ');

@@ -9,7 +9,7 @@ import { useHeld } from '../api/useHeld';
 import { sayLastUsed, sayParts, sayStock, sayWhat } from '../copy/supply';
 import { DOES } from '../copy/reasons';
 import { listOf } from '../copy/words';
-import { sayAttribute, sayLength, sayMass, sayPrice, type Units } from '../copy/measure';
+import { sayAttribute, sayLength, sayAboutMass, sayPrice, type Units } from '../copy/measure';
 import { colour, space } from '../theme/tokens';
 import { Flag } from '../ui/Note';
 import { Txt } from '../ui/Txt';
@@ -120,7 +120,7 @@ function keepingLines(supply: SupplyView, units: Units): (readonly [string, stri
   const { orientation, traits = [], avoid = [] } = formOf(supply.kind, supply.form);
   const mass = supply.holdings.reduce((sum, lot) => sum + bodyOf(supply, lot).massMg, 0);
   return [
-    ...(mass > 0 ? [['Weighs', `about ${sayMass(mass, units)} in all`] as const] : []),
+    ...(mass > 0 ? [['Weighs', `about ${sayAboutMass(mass, units)} in all`] as const] : []),
     ...(orientation && orientation.wants !== 'any'
       ? [['Kept', `${orientation.wants}. ${orientation.because}`] as const]
       : []),
@@ -149,13 +149,13 @@ function Details({ supply, units }: { readonly supply: SupplyView; readonly unit
           ] as const,
         ]
       : []),
-    ...keepingLines(supply, units),
     ...(facts.spares === undefined ? [] : [['Spares meant', String(facts.spares)] as const]),
     ...(facts.price ? [['Price', sayPrice(facts.price)] as const] : []),
     ...(facts.source ? [['From', facts.source] as const] : []),
     ...(facts.acquiredOn ? [['Acquired', day(facts.acquiredOn)] as const] : []),
     ...(facts.openedOn ? [['Opened', day(facts.openedOn)] as const] : []),
     ...(facts.barcode ? [['Barcode', facts.barcode] as const] : []),
+    ...keepingLines(supply, units),
   ];
   return (
     <View>

@@ -119,15 +119,15 @@ function Occupied({ living: { supply, lot }, unit, slots, slot, stash }: Occupie
           <Txt look="title">{supply.name}</Txt>
           <Txt look="quiet">{[what, sayWhat(supply)].filter(Boolean).join(' · ')}</Txt>
           <Txt look="quiet">
-            {FAMILY_GROUP_INFO[supply.group].name} · {sayLotAmount(supply, lot)} · {sayLastUsed(supply)}
+            {[
+              FAMILY_GROUP_INFO[supply.group].name,
+              sayLotAmount(supply, lot),
+              sayLastUsed(supply),
+              ...(wants && wants.wants !== 'any' ? [`kept ${wants.wants}`] : []),
+            ].join(' · ')}
           </Txt>
         </View>
       </View>
-      {wants && wants.wants !== 'any' && (
-        <Txt look="quiet">
-          Kept {wants.wants}. {wants.because}
-        </Txt>
-      )}
       {beside.length > 0 && <Txt look="quiet">Beside it: {beside.join(' · ')}</Txt>}
       {answer !== null &&
         !isRefusal(answer) &&

@@ -7,7 +7,7 @@ import { order, routes } from '../../api/client';
 import { massIn, type Contents, type Living } from '../../api/contents';
 import { usePreferences } from '../../api/queries';
 import { useChange } from '../../api/useChange';
-import { sayMass } from '../../copy/measure';
+import { sayAboutMass } from '../../copy/measure';
 import { unitTitle } from '../../copy/supply';
 import { listOf, many, words } from '../../copy/words';
 import { ChoiceField } from '../../form/bound';
@@ -87,7 +87,7 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
   const inside = slots.filter((slot) => slot !== null).length;
   // What stands on a shelf is what it has to carry.
   const mass = massIn(slots);
-  const weight = mass > 0 ? [`about ${sayMass(mass, preferences.units)} without the rack`] : [];
+  const weight = mass > 0 ? [`about ${sayAboutMass(mass, preferences.units)} without the rack`] : [];
   const submit = form.handleSubmit((values) => {
     const { model, rules } = readUnit(values, preferences.units);
     if (!model || !rules || keep.isPending) return;
