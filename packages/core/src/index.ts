@@ -134,6 +134,8 @@ export { isFamilyUnsettled, isSure } from './colour/family';
 export { colourNameOf } from './find/colourName';
 export { beginningOf, cleanLine, cleanText } from './text/clean';
 export { lineOf, paragraphsOf } from './text/schema';
+export { guessByContent } from './formats/guessContent';
+export { soCalled } from './find/ownIt';
 export { painOf, type Pain } from './storage/pain';
 export { freeLabel, mayStandIn, movedBehind, unitLettered } from './storage/tree';
 export {

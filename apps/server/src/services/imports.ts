@@ -1,4 +1,5 @@
 import {
+  guessByContent,
   guessMapping,
   inStash,
   planImport,
@@ -72,7 +73,7 @@ export function receiveList({ ports }: Context, uploads: Uploads, bytes: Uint8Ar
     headings: [...table.headings],
     sample: table.rows.slice(0, 5).map((row) => [...row]),
     rows: table.rows.length,
-    mapping: guessMapping(table.headings),
+    mapping: guessByContent(guessMapping(table.headings), table.headings, table.rows),
   };
 }
 

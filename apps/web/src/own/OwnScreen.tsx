@@ -7,6 +7,7 @@ import {
   nearColours,
   nearestElse,
   ownIt,
+  soCalled,
   parseColour,
   readBarcode,
   type Ground,
@@ -36,6 +37,9 @@ import { Verdict } from './Verdict';
 
 const ANY = 'its colour';
 
+/** Rows shown of what a phrase means; the rest is in the stash. */
+const MOST_CALLED = 12;
+
 /** "Do I own it?" – one field, one answer, one hand: by name, code, number, barcode, hex, photo or reader. */
 export function OwnScreen() {
   const { q = '', kind: ofKind } = useLocalSearchParams<{ q?: string; kind?: string }>();
@@ -57,6 +61,11 @@ export function OwnScreen() {
   const hex = typed.ok ? typed.hex : (named?.hex ?? null);
   const manner = useMemo(() => (made === ANY ? undefined : { made: made as Made, ground }), [made, ground]);
   const answers = useMemo(() => ownIt(asked, pile, manner), [asked, pile, manner]);
+  const called = useMemo(() => soCalled(asked, pile), [asked, pile]);
+  const others = useMemo(() => {
+    const said = new Set(answers.map(({ item }) => item.id));
+    return (called ?? []).filter(({ item }) => !said.has(item.id));
+  }, [answers, called]);
   const inColour = useMemo(
     () => (named && !typed.ok ? nearColours(named.hex, pile, manner) : []),
     [named, typed.ok, pile, manner],
@@ -86,8 +95,20 @@ export function OwnScreen() {
       {!barcode.ok && barcode.code === 'misread' && (
         <Note sort="attention">The last digit does not fit: the barcode was misread. Scan it again.</Note>
       )}
-      <Verdict asked={asked} answers={answers} inColour={named && !typed.ok ? inColour : null} />
+      <Verdict
+        asked={asked}
+        answers={answers}
+        inColour={named && !typed.ok ? inColour : null}
+        called={called}
+      />
       <Answers answers={answers} wanted={typed.ok ? typed.hex : null} where={where} />
+      <Answers answers={others.slice(0, MOST_CALLED)} wanted={null} where={where} />
+      {others.length > MOST_CALLED && (
+        <Button
+          label={`All ${others.length} in the stash`}
+          onPress={() => router.push({ pathname: '/stash', params: { q: asked } })}
+        />
+      )}
       {named && !typed.ok && (
         <>
           <Wanted

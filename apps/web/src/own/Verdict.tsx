@@ -1,6 +1,7 @@
 import { sparesOf, type OwnAnswer } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
+import { many } from '../copy/words';
 import { Txt } from '../ui/Txt';
 
 interface VerdictProps {
@@ -8,6 +9,8 @@ interface VerdictProps {
   readonly answers: readonly OwnAnswer<SupplyView>[];
   /** What comes near the colour of that name, where there is one; else null. */
   readonly inColour: readonly OwnAnswer<SupplyView>[] | null;
+  /** What a plain phrase for a colour means, where it is one. */
+  readonly called: readonly OwnAnswer<SupplyView>[] | null;
 }
 
 const isSame = ({ reason }: OwnAnswer<SupplyView>): boolean =>
@@ -42,15 +45,31 @@ function byName(answers: readonly OwnAnswer<SupplyView>[]): { words: string; det
   };
 }
 
+/** A plain phrase: all that people mean by it. */
+function byPhrase(called: readonly OwnAnswer<SupplyView>[]): { words: string; detail: string } {
+  const left = called.filter(({ item }) => item.stock.left > 0).length;
+  if (left === 0)
+    return {
+      words: 'Yes, but used up',
+      detail: `${many(called.length, 'thing')} of that colour, all of it gone.`,
+    };
+  return { words: 'Yes', detail: `${many(left, 'thing')} of that colour.` };
+}
+
+function verdictOf({ answers, inColour, called }: VerdictProps): { words: string; detail: string } {
+  if (!answers.some(isSame) && called && called.length > 0) return byPhrase(called);
+  return answers.length === 0 && inColour ? byColour(inColour) : byName(answers);
+}
+
 /** Yes, nearly, or no, in large type. */
-export function Verdict({ asked, answers, inColour }: VerdictProps) {
-  if (asked.trim() === '')
+export function Verdict(props: VerdictProps) {
+  if (props.asked.trim() === '')
     return (
       <Txt look="quiet">
         Type a name, a code, a number or a hex, or scan it. Works while you stand in the shop.
       </Txt>
     );
-  const { words, detail } = answers.length === 0 && inColour ? byColour(inColour) : byName(answers);
+  const { words, detail } = verdictOf(props);
   return (
     <View role="status" aria-live="polite">
       <Txt look="page" style={styles.verdict} testID="verdict">

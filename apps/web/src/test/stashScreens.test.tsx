@@ -102,6 +102,8 @@ test.each([
   ['no. 7', 'Yes', /spare/],
   ['marsh lentern', 'Not quite', /nearly the same name/],
   ['old gold', 'No', /Nothing in the stash/],
+  ['green', 'Yes', /1 thing of that colour/],
+  ['dark teal', 'No', /Nothing in the stash/],
 ])('do I own “%s”? %s', async (question, verdict, detail) => {
   server();
   show(<OwnScreen />);

@@ -2,13 +2,17 @@ import type { Family } from '../colour/families';
 import { familyOf } from '../colour/family';
 import { chromaOf, labOf, type Lab } from '../colour/lab';
 import { isLow, isUnused } from '../stock/usage';
+import { fold } from '../text/fold';
 import type { SearchSubject } from './subject';
 
 /** Plain words that mean something measurable, and what they ask of a supply. */
 type Facet = (subject: SearchSubject) => boolean;
+/** What is asked of a supply to know how its colour is called. */
+export type Coloured = Pick<SearchSubject, 'hex' | 'family' | 'facts'>;
+type ColourFacet = (subject: Coloured) => boolean;
 
 const looks =
-  (test: (lab: Lab, chroma: number) => boolean): Facet =>
+  (test: (lab: Lab, chroma: number) => boolean): ColourFacet =>
   ({ hex }) => {
     const lab = labOf(hex);
     return test(lab, chromaOf(lab));
@@ -19,13 +23,13 @@ const vivid = looks((_, chroma) => chroma >= 55);
 const muted = looks((lab, chroma) => chroma >= 5 && chroma <= 34 && lab.l < 85);
 
 const inFamily =
-  (...families: readonly Family[]): Facet =>
+  (...families: readonly Family[]): ColourFacet =>
   ({ family, facts }) =>
     families.includes(family) ||
     (facts.otherHexes ?? []).some((hex) => families.includes(familyOf(hex).family));
 const both =
-  (...facets: readonly Facet[]): Facet =>
-  (subject) =>
+  <S>(...facets: readonly ((subject: S) => boolean)[]) =>
+  (subject: S): boolean =>
     facets.every((facet) => facet(subject));
 
 const MM = 1000;
@@ -38,7 +42,7 @@ const width = ({ facts }: SearchSubject): number | null => {
 const wide: Facet = (subject) => (width(subject) ?? 0) >= WIDE_UM;
 const narrow: Facet = (subject) => (width(subject) ?? Infinity) <= NARROW_UM;
 
-const entries: readonly [words: string, facet: Facet][] = [
+const colours: readonly [words: string, facet: ColourFacet][] = [
   ['pale light pastel', pale],
   ['dark deep', dark],
   ['bright vivid strong neon', vivid],
@@ -61,6 +65,10 @@ const entries: readonly [words: string, facet: Facet][] = [
   ['white cream ivory', inFamily('white')],
   ['neutral', inFamily('black', 'grey', 'white')],
   ['metallic gold silver copper', inFamily('metallic')],
+];
+
+const entries: readonly [words: string, facet: Facet][] = [
+  ...colours,
   ['wide', wide],
   ['narrow thin', narrow],
   ['unplaced homeless', ({ addresses }) => addresses.length === 0],
@@ -68,7 +76,7 @@ const entries: readonly [words: string, facet: Facet][] = [
   ['low', ({ stock }) => isLow(stock)],
   ['out empty', ({ stock }) => stock.state === 'out'],
   ['unused', isUnused],
-  ['unopened', both(isUnused, ({ facts }) => !facts.openedOn)],
+  ['unopened', both<SearchSubject>(isUnused, ({ facts }) => !facts.openedOn)],
   ['opened', ({ facts, stock }) => facts.openedOn !== undefined || !isUnused({ stock })],
   ['reserved', ({ facts }) => (facts.reserved ?? []).length > 0],
   ['collection', ({ facts }) => facts.collection === true],
@@ -81,3 +89,19 @@ const entries: readonly [words: string, facet: Facet][] = [
 export const FACETS: ReadonlyMap<string, Facet> = new Map(
   entries.flatMap(([words, facet]) => words.split(' ').map((word) => [word, facet] as const)),
 );
+
+const COLOUR_WORDS: ReadonlyMap<string, ColourFacet> = new Map(
+  colours.flatMap(([words, facet]) => words.split(' ').map((word) => [word, facet] as const)),
+);
+
+/**
+ * Reads a plain phrase for a colour, "pale green", "dark reds": whether a supply is what people mean by it, its family and
+ * its lightness. Null where a word of it means something else.
+ */
+export function colourPhrase(text: string): ((subject: Coloured) => boolean) | null {
+  const words = fold(text).split(' ').filter(Boolean);
+  const facets = words.flatMap(
+    (word) => COLOUR_WORDS.get(word) ?? COLOUR_WORDS.get(word.replace(/s$/, '')) ?? [],
+  );
+  return words.length > 0 && facets.length === words.length ? both(...facets) : null;
+}

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { sayDifference } from '../colour/sayDifference';
 import { readBarcode, withCheckDigit } from './barcode';
 import { isTooMany, sparesOf } from '../stock/spares';
-import { nearColours, nearestElse, ownIt, type Owned } from './ownIt';
+import { familyOf } from '../colour/family';
+import { soCalled, nearColours, nearestElse, ownIt, type Owned } from './ownIt';
 
 const owned = (name: string, more: Partial<Owned> = {}): Owned => ({
   id: name,
@@ -128,4 +129,23 @@ test('where something has no swatch made as asked, its plain colour is compared,
     ['a', undefined],
     ['b', true],
   ]);
+});
+
+test('a plain phrase means the family and the lightness people mean by it; other words are no phrase', () => {
+  const thing = (id: string, hex: string, left = 10) => ({
+    ...owned(id, { hex, stock: { items: 1, left } }),
+    family: familyOf(hex).family,
+  });
+  const pile = [
+    thing('gone', '#b0dca8', 0),
+    thing('pale', '#b6e0ae'),
+    thing('dark', '#1f5a2a'),
+    thing('pink', '#f6c5d0'),
+  ];
+  const ids = (question: string) => soCalled(question, pile)?.map(({ item }) => item.id);
+  expect(ids('pale green')).toEqual(['pale', 'gone']);
+  expect(ids('Dark Greens')).toEqual(['dark']);
+  expect(ids('light pink')).toEqual(['pink']);
+  expect(ids('pale blue')).toEqual([]);
+  expect([ids('green ribbon'), ids('fern'), ids('')]).toEqual([undefined, undefined, undefined]);
 });

@@ -4,6 +4,7 @@ import { parseColour } from '../colour/parse';
 import { sayDifference, type SaidDifference } from '../colour/sayDifference';
 import { ciede2000, labOf } from '../colour/lab';
 import { fold } from '../text/fold';
+import { colourPhrase, type Coloured } from './facets';
 import { sameManner, type Ground, type Made } from '../stash/swatch';
 import { distance } from 'fastest-levenshtein';
 import { normaliseBarcode } from './barcode';
@@ -19,6 +20,8 @@ export type Owned = Pick<Supply, 'id' | 'name' | 'maker' | 'range' | 'code' | 'h
 export type OwnReason =
   | { readonly sort: 'exact'; readonly by: 'name' | 'code' | 'barcode' | 'number' }
   | { readonly sort: 'near name' }
+  /** It is what a plain phrase for a colour means. */
+  | { readonly sort: 'so called' }
   /** `plain`: it was to be compared like with like, and has no swatch made that way. */
   | { readonly sort: 'near colour'; readonly difference: SaidDifference; readonly plain?: true };
 export interface OwnAnswer<T> {
@@ -31,7 +34,12 @@ const NEAR_COLOUR = 8;
 const MOST_NEAR = 12;
 const MOST_OF_A_KIND = 4;
 
-const RANK: Readonly<Record<OwnReason['sort'], number>> = { exact: 0, 'near name': 1, 'near colour': 2 };
+const RANK: Readonly<Record<OwnReason['sort'], number>> = {
+  exact: 0,
+  'so called': 1,
+  'near name': 2,
+  'near colour': 3,
+};
 const worth = ({ reason }: OwnAnswer<unknown>): number =>
   RANK[reason.sort] * 1000 + (reason.sort === 'near colour' ? reason.difference.deltaE : 0);
 
@@ -104,6 +112,21 @@ const nearReason = (hex: string, { seen, plain }: Near<unknown>): OwnReason => (
   difference: sayDifference(hex, seen),
   ...(plain ? { plain } : {}),
 });
+
+/** Owned things that are what a plain phrase such as "pale green" means, those with something left first; null where it is none. */
+export function soCalled<T extends Owned & Coloured>(
+  question: string,
+  owned: readonly T[],
+): OwnAnswer<T>[] | null {
+  const phrase = colourPhrase(question);
+  if (!phrase) return null;
+  const found = owned.filter(phrase);
+  const isLeft = ({ stock }: T): boolean => stock.left > 0;
+  return [...found.filter(isLeft), ...found.filter((item) => !isLeft(item))].map((item) => ({
+    item,
+    reason: { sort: 'so called' },
+  }));
+}
 
 /** Every owned thing as far as it is from a colour, the nearest first; equally near ones by id. */
 function byDistance<T extends Owned>(
