@@ -25,13 +25,13 @@ test('from a list to a rainbow rack, used from and run low, and still there afte
   ).setFiles({
     name: 'inks.csv',
     mimeType: 'text/csv',
-    buffer: Buffer.from(csv(INKS) + '\nBad row;greenish;1;Wickmoor;1'),
+    buffer: Buffer.from(csv(INKS) + '\nBad row;greenery-ish;1;Wickmoor;1'),
   });
   await expect(page.getByText('121 rows, parted by semicolons')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Column Shade is: Name' })).toBeVisible();
   await expect(page.getByRole('radio', { name: '120 added' })).toBeVisible();
   await page.getByRole('radio', { name: '1 refused' }).click();
-  await expect(page.getByText('colour “greenish” is not a colour')).toBeVisible();
+  await expect(page.getByText('colour “greenery-ish” is not a colour')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Import 120 supplies' })).toBeDisabled();
   await page.getByRole('checkbox', { name: /^Leave the 1 refused row out/ }).click();
   await page.getByRole('button', { name: 'Import 120 supplies' }).click();

@@ -13,6 +13,7 @@ import type { ImportChoices, ImportPreview, ImportProgress, RowView, UploadView 
 import { fingerprint } from '../db/fingerprint';
 import { allSupplies } from '../db/supplyRepository';
 import type { Readable } from '../db/tx';
+import { coloursCalled } from './colourNames';
 import { notFound, Refusal } from './refusal';
 import type { Context } from './context';
 import { supplyToView } from './views';
@@ -77,6 +78,9 @@ export function receiveList({ ports }: Context, uploads: Uploads, bytes: Uint8Ar
   };
 }
 
+/** What is called a colour in the long list of names, as a form knows them too. */
+const colourCalled = (name: string): string | null => coloursCalled([name])[0]?.hex ?? null;
+
 /** What importing would do to every row, against the stash as it is now. */
 export async function planUpload(
   db: Readable,
@@ -89,7 +93,12 @@ export async function planUpload(
     return { ...found.supply, items, left };
   });
   const verdicts = planImport(
-    { rows: table.rows, lines: table.lines, mapping: choices.mapping, defaults: choices.defaults },
+    {
+      rows: table.rows,
+      lines: table.lines,
+      mapping: choices.mapping,
+      defaults: { ...choices.defaults, colourCalled },
+    },
     known,
   );
   const outcome = verdicts.map((row) => [

@@ -64,7 +64,7 @@ test('5,000 rows come in', async () => {
 }, 60_000);
 
 test('refused rows stop an import unless they are left out on purpose', async () => {
-  const csv = 'Name,Colour,Quantity\nFern,#4c9a52,1\nMoss,greenish,1\nSedge,#333,-4\n';
+  const csv = 'Name,Colour,Quantity\nFern,#4c9a52,1\nMoss,greenery-ish,1\nSedge,#333,-4\n';
   const stopped = await bring(csv);
   expect(stopped.answer.status).toBe(422);
   expect(stopped.preview.rows.map(({ verdict }) => verdict)).toEqual(['add', 'refuse', 'refuse']);
@@ -211,4 +211,14 @@ test('one reading of the list that failed does not stop the next', async () => {
   expect(await names()).toContain('After a fault');
   await world.add({ name: 'And later' });
   expect(await names()).toContain('And later');
+});
+
+test('a list may call colours what forms may: by hex, by a screen’s names, and by the many others', async () => {
+  const { preview } = await bring('Name,Colour\nA,Dusty Rose\nB,petrol\nC,teal\nD,not a colour at all\n');
+  expect(preview.rows.map(({ verdict, hex }) => [verdict, hex])).toEqual([
+    ['add', '#b56f76'],
+    ['add', '#005f6a'],
+    ['add', '#008080'],
+    ['refuse', null],
+  ]);
 });

@@ -17,6 +17,8 @@ import { MOST_CHARACTERS, type OpeningCount, type SupplyDraft } from './supplyDr
 export interface RowDefaults {
   readonly kind: Kind;
   readonly form?: string;
+  /** The hex of a colour that is called so, beyond those a screen knows; null where none is. */
+  readonly colourCalled?: (name: string) => string | null;
 }
 
 export type RowReading =
@@ -68,7 +70,7 @@ export function readRow(cells: readonly string[], mapping: ColumnMapping, defaul
   const form = readForm(cell('form'), kind, defaults, refusals);
   const name = text('name');
   if (name === '') refusals.push({ field: 'name', code: 'missing', given: '' });
-  const colour = parseColour(cell('colour'));
+  const colour = readColour(cell('colour'), defaults);
   if (!colour.ok)
     refusals.push(
       colour.code === 'colour_missing'
@@ -102,6 +104,14 @@ export function readRow(cells: readonly string[], mapping: ColumnMapping, defaul
   if (refusals.length > 0 || !colour.ok) return { ok: false, refusals };
   const count = quantity === null ? null : quantity.ok ? quantity.count : null;
   return { ok: true, draft: { ...draft, hex: colour.hex }, count, given };
+}
+
+/** A colour as a list says it: a hex, a name a screen knows, or one of the many others that are called something. */
+function readColour(text: string, { colourCalled }: RowDefaults): ReturnType<typeof parseColour> {
+  const read = parseColour(text);
+  if (read.ok || read.code !== 'colour_unknown') return read;
+  const hex = colourCalled?.(text) ?? null;
+  return hex === null ? read : { ok: true, hex };
 }
 
 /** Tags, standing, barcode and day acquired; what is not in the file is left out. */
