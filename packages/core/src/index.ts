@@ -136,6 +136,8 @@ export { beginningOf, cleanLine, cleanText } from './text/clean';
 export { lineOf, paragraphsOf } from './text/schema';
 export { guessByContent } from './formats/guessContent';
 export { soCalled } from './find/ownIt';
+export { decimalsOf, parseMoney, printMoney, type Money } from './measure/money';
+export { spotCalled } from './storage/unit';
 export { painOf, type Pain } from './storage/pain';
 export { freeLabel, mayStandIn, movedBehind, unitLettered } from './storage/tree';
 export {

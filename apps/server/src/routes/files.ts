@@ -1,4 +1,4 @@
-import { inStash, readRange, writeCsv } from '@red-shelf/core';
+import { addressIn, inStash, placedLots, readRange, writeCsv } from '@red-shelf/core';
 import {
   fileRoutes,
   MOST_DOCUMENT_BYTES,
@@ -14,7 +14,8 @@ import { writeDocument } from '../services/document';
 import { receiveList, type Uploads } from '../services/imports';
 import { keepPhoto, photoFile } from '../services/photos';
 import { restoreDocument } from '../services/restore';
-import { supplyToView } from '../services/views';
+import { supplyToView, unitToView } from '../services/views';
+import { standingUnits } from '../db/unitRepository';
 
 const RANGE_REFUSALS = {
   not_a_list:
@@ -58,9 +59,18 @@ export function fileApi(context: Context, uploads: Uploads): Router {
   router.get(fileRoutes.exportCsv.path, async (_request, response) => {
     // The stash as it is; what was let go stays in the document.
     const rows = (await allSupplies(context.store.read)).filter(({ supply }) => inStash(supply));
+    const units = new Map(
+      (await standingUnits(context.store.read)).map((unit) => [unit.id, unitToView(unit)]),
+    );
     const list = rows.map((row) => {
       const { items, left } = supplyToView(row).stock;
-      return { ...row.supply, items, left };
+      const place = placedLots(row.lots)
+        .flatMap(({ spot }) => {
+          const unit = units.get(spot?.unitId ?? '');
+          return unit && unit.label !== '' && spot ? [addressIn(unit, spot.cell)] : [];
+        })
+        .join(', ');
+      return { ...row.supply, items, left, place };
     });
     response.attachment('red-shelf-stash.csv').type('text/csv').send(writeCsv(list));
   });

@@ -1,12 +1,15 @@
-import { said, sparse, type RowVerdict } from '@red-shelf/core';
+import { mainLot, said, sparse, spotCalled, type RowVerdict } from '@red-shelf/core';
 import type { ImportCommit, ImportProgress } from '@red-shelf/contract';
 import { lotsOf } from '../db/holdingRepository';
-import { supplyRecord } from '../db/supplyRepository';
+import { supplyRecord, type SupplyRecord } from '../db/supplyRepository';
 import { chunks, type Tx } from '../db/tx';
+import { standingUnits } from '../db/unitRepository';
 import { Refusal } from './refusal';
 import type { Context } from './context';
 import { planUpload, type Upload, type Uploads } from './imports';
-import { Recorder } from './recorder';
+import { Recorder, type Move } from './recorder';
+import { Room } from './room';
+import { unitToView } from './views';
 import { addCounted, newRecord, planned } from './supplies';
 import { liftUnfit } from './placing';
 
@@ -92,14 +95,13 @@ async function writeRows(
   };
   const added = verdicts.flatMap((row) => (row.verdict === 'add' ? [row] : []));
   for (const some of chunks(added, BREATH)) {
-    await addCounted(
-      recorder,
-      ports,
-      some.map(({ draft, count }) => ({
-        record: newRecord(ports.newId(), at, { ...draft, count }),
-        counted: { count },
-      })),
-    );
+    const records = some.map(({ draft, count, place }) => ({
+      record: newRecord(ports.newId(), at, { ...draft, count }),
+      counted: { count },
+      place,
+    }));
+    await addCounted(recorder, ports, records);
+    await setDownAll(tx, recorder, records);
     await progressed(some.length);
   }
   const altered = verdicts.flatMap((row) => (row.verdict === 'change' ? [row] : []));
@@ -118,6 +120,33 @@ async function writeRows(
     await progressed(some.length);
   }
   return written;
+}
+
+/** Sets what is new down where the list says it is, as far as it may live there; the rest has no place yet. */
+async function setDownAll(
+  tx: Tx,
+  recorder: Recorder,
+  added: readonly { readonly record: SupplyRecord; readonly place: string }[],
+): Promise<void> {
+  const said = added.filter(({ place }) => place !== '');
+  if (said.length === 0) return;
+  const units = (await standingUnits(tx)).filter(({ sort }) => sort === 'unit').map(unitToView);
+  const wanted = said.flatMap(({ record, place }) => {
+    const spot = spotCalled(place, units);
+    return spot ? [{ record, spot }] : [];
+  });
+  const room = await Room.of(tx, [...new Set(wanted.map(({ spot }) => spot.unitId))]);
+  const lots = await lotsOf(
+    tx,
+    wanted.map(({ record }) => record.id),
+  );
+  const moves: Move[] = [];
+  for (const { record, spot } of wanted) {
+    const lot = mainLot(lots.get(record.id) ?? []);
+    const to = { ...spot, rank: room.nextRank(spot.unitId, spot.cell) };
+    if (lot && room.setDown({ supply: record, lot }, to) === null) moves.push({ lotId: lot.id, to });
+  }
+  await recorder.move(moves);
 }
 
 /** Asks a running import to stop; what it wrote so far is rolled back. */

@@ -222,3 +222,24 @@ test('a list may call colours what forms may: by hex, by a screen’s names, and
     ['refuse', null],
   ]);
 });
+
+test('what goes out as a list comes into an empty stash with its facts, and into its places where they stand', async () => {
+  const rack = await world.rack();
+  const facts = { price: { minor: 450, currency: 'EUR' }, attributes: { chemistry: 'pigment' }, spares: 1 };
+  const fern = await world.add({ name: 'Fern Gate', facts });
+  await world.put(fern.id, { unitId: rack.id, cell: 4 });
+  const { text } = await world.http.get('/api/export.csv').expect(200);
+  expect(text).toMatch(/Chemistry: pigment/);
+  const { version } = await world.supply(fern.id);
+  await world.http.post(`/api/supplies/${fern.id}/remove`).send({ version }).expect(200);
+  await bring(text);
+  const [back] = await supplies();
+  expect(back).toMatchObject({
+    name: 'Fern Gate',
+    facts,
+    holdings: [{ spot: { unitId: rack.id, cell: 4 } }],
+  });
+  // A place that is taken is not taken twice.
+  await bring('Name,Colour,Place,Quantity\nMoss,#333,A2·02,1\n');
+  expect((await supplies()).find(({ name }) => name === 'Moss')?.holdings[0]?.spot).toBeNull();
+});

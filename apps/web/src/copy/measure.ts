@@ -1,14 +1,18 @@
 import {
+  decimalsOf,
   parseLength,
   parseMass,
+  parseMoney,
   parsePaperWeight,
   parseVolume,
   printLength,
   printMass,
+  printMoney,
   printPaperWeight,
   printVolume,
   type AttributeDefinition,
   type AttributeValue,
+  type Money,
 } from '@red-shelf/core';
 
 /** The person's way of measuring. */
@@ -88,39 +92,16 @@ export function sayAttribute(
   }
 }
 
-interface Price {
-  readonly minor: number;
-  readonly currency: string;
-}
-
-/** How many decimals a currency has: 2 for the euro, 0 for the yen, 3 for the dinar of Kuwait (ISO 4217, as the browser knows it). */
-function decimalsOf(currency: string): number {
-  try {
-    return (
-      new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ??
-      2
-    );
-  } catch {
-    return 2;
-  }
-}
-
 /** Reads money typed in the person's currency: `4.50`, `4,50 EUR`, `450 JPY`. */
-export function readPrice(text: string, currency: string): Reading<Price> {
-  const found = /^(\d{1,7})(?:[.,](\d{1,4}))?\s*([A-Za-z]{3})?$/.exec(text.trim());
-  const [, whole = '0', part = '', said] = found ?? [];
-  const meant = (said ?? currency).toUpperCase();
-  const decimals = decimalsOf(meant);
-  if (!found || part.length > decimals)
-    return {
-      ok: false,
-      message: `“${text.slice(0, 40)}” is not a price in ${meant}; write it like ${(4.5).toFixed(decimals)}.`,
-    };
-  return { ok: true, value: { minor: Number(whole + part.padEnd(decimals, '0')), currency: meant } };
+export function readPrice(text: string, currency: string): Reading<Money> {
+  const value = parseMoney(text, currency);
+  if (value) return { ok: true, value };
+  const meant = (/\d\s*([A-Za-z]{3})$/.exec(text.trim())?.[1] ?? currency).toUpperCase();
+  const example = decimalsOf(meant) === 0 ? '450' : '4.50';
+  return {
+    ok: false,
+    message: `“${text.slice(0, 40)}” is not a price in ${meant}; write it like ${example}.`,
+  };
 }
 
-/** A price as it is typed: `4.50 EUR`. */
-export const sayPrice = ({ minor, currency }: Price): string => {
-  const decimals = decimalsOf(currency);
-  return `${(minor / 10 ** decimals).toFixed(decimals)} ${currency}`;
-};
+export const sayPrice = printMoney;

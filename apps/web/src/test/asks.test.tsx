@@ -141,7 +141,7 @@ describe('what was typed', () => {
     ['no price', typed(price('EUR')), 'dear', '“dear” is not a price in EUR; write it like 4.50.'],
     ['a price without decimals', typed(price('JPY')), '450', { minor: 450, currency: 'JPY' }],
     ['a price of three decimals', typed(price('EUR')), '4.5 KWD', { minor: 4500, currency: 'KWD' }],
-    ['too fine a price', typed(price('JPY')), '4.50', '“4.50” is not a price in JPY; write it like 5.'],
+    ['too fine a price', typed(price('JPY')), '4.50', '“4.50” is not a price in JPY; write it like 450.'],
   ])('%s', (_, schema, text, value) => expect(read(schema, text)).toEqual(value));
 
   test('is held against the contract, whose sentence stands at the field it speaks of', () => {

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { formOf } from '../kinds/registry';
 import { formFor } from '../stash/formFor';
+import { FACT_COLUMNS, type FactField } from './factColumns';
 import { LIST_FIELD_NAMES, LIST_FIELDS, type ListField } from './fields';
 import type { OpeningCount, SupplyDraft } from './supplyDraft';
 
@@ -17,11 +18,19 @@ function quantityCells(supply: SupplyDraft & OpeningCount): { quantity: string; 
   return { quantity: String(supply.items), level: `${Number((100 * share).toFixed(4))}%` };
 }
 
+/** A supply's facts, each in its cell. */
+export const factCells = (supply: Pick<SupplyDraft, 'kind' | 'form' | 'facts'>): Record<FactField, string> =>
+  Object.fromEntries(
+    Object.entries(FACT_COLUMNS).map(([field, { write }]) => [field, write(supply.facts, supply)]),
+  ) as Record<FactField, string>;
+
 /** What a spreadsheet would run, whatever comes after it, also on further lines. */
 const FORMULA = /^[=+\-@\t\r]/;
 
 /** Writes supplies as CSV (RFC 4180) with the headings that importing recognises. */
-export function writeCsv(supplies: readonly (SupplyDraft & OpeningCount)[]): string {
+export function writeCsv(
+  supplies: readonly (SupplyDraft & OpeningCount & { readonly place?: string })[],
+): string {
   const rows = supplies.map((supply) => {
     const cells: Record<ListField, string> = {
       kind: supply.kind,
@@ -34,11 +43,9 @@ export function writeCsv(supplies: readonly (SupplyDraft & OpeningCount)[]): str
       finish: supply.finish,
       family: supply.familyOverride ?? '',
       familyReason: supply.familyReason,
+      place: supply.place ?? '',
       note: supply.note,
-      tags: (supply.facts.tags ?? []).join(', '),
-      standing: supply.facts.status ?? '',
-      barcode: supply.facts.barcode ?? '',
-      acquired: supply.facts.acquiredOn ?? '',
+      ...factCells(supply),
       ...quantityCells(supply),
     };
     return LIST_FIELDS.map((field) => cells[field]);

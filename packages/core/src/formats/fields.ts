@@ -1,4 +1,7 @@
+import { FACT_COLUMNS, type FactColumn, type FactField } from './factColumns';
 import { SUPPLY_FIELDS, type SupplyField } from '../stash/supply';
+
+const FACT_FIELDS = Object.keys(FACT_COLUMNS) as FactField[];
 
 /** What each field of a supply is called in a list; of its facts some have columns of their own. */
 const COLUMNS = {
@@ -13,19 +16,26 @@ const COLUMNS = {
   familyOverride: ['family'],
   familyReason: ['familyReason'],
   note: ['note'],
-  facts: ['tags', 'standing', 'barcode', 'acquired'],
+  facts: FACT_FIELDS,
 } as const satisfies Record<SupplyField, readonly string[]>;
 /** How much there is, as it is counted when a thing comes in. */
 const COUNT_COLUMNS = ['quantity', 'level'] as const;
-export type ListField = (typeof COLUMNS)[SupplyField][number] | (typeof COUNT_COLUMNS)[number];
+/** Where it is, as printed on labels; taken for things that are new. */
+const PLACE_COLUMN = 'place';
+export type ListField =
+  (typeof COLUMNS)[SupplyField][number] | (typeof COUNT_COLUMNS)[number] | typeof PLACE_COLUMN;
 
 /** The columns of a supply list, as imported and exported: what is said of a supply, and before the note how much there is. */
 export const LIST_FIELDS: readonly ListField[] = SUPPLY_FIELDS.flatMap((field): readonly ListField[] =>
-  field === 'note' ? [...COUNT_COLUMNS, ...COLUMNS.note] : COLUMNS[field],
+  field === 'note' ? [...COUNT_COLUMNS, PLACE_COLUMN, ...COLUMNS.note] : COLUMNS[field],
 );
 
 /** Which column of a file holds which field, by column index; a missing field is not in the file. */
 export type ColumnMapping = Readonly<Partial<Record<ListField, number>>>;
+
+/** Something of every column of a fact. */
+const ofFacts = <T>(of: (column: FactColumn) => T): Record<FactField, T> =>
+  Object.fromEntries(FACT_FIELDS.map((field) => [field, of(FACT_COLUMNS[field])])) as Record<FactField, T>;
 
 export const LIST_FIELD_NAMES: Readonly<Record<ListField, string>> = {
   kind: 'Kind',
@@ -40,11 +50,9 @@ export const LIST_FIELD_NAMES: Readonly<Record<ListField, string>> = {
   familyReason: 'Family reason',
   quantity: 'Quantity',
   level: 'Level',
+  place: 'Place',
   note: 'Note',
-  tags: 'Tags',
-  standing: 'Standing',
-  barcode: 'Barcode',
-  acquired: 'Acquired',
+  ...ofFacts(({ name }) => name),
 };
 
 const HEADINGS: Readonly<Record<ListField, readonly string[]>> = {
@@ -60,11 +68,9 @@ const HEADINGS: Readonly<Record<ListField, readonly string[]>> = {
   familyReason: ['family reason', 'reason'],
   quantity: ['quantity', 'qty', 'how many', 'count', 'amount', 'stock', 'owned', 'left', 'pcs'],
   level: ['level', 'fill', 'fullness'],
+  place: ['place', 'location', 'where', 'slot', 'address'],
   note: ['note', 'notes', 'comment', 'comments', 'remarks'],
-  tags: ['tags', 'tag', 'keywords', 'labels'],
-  standing: ['standing', 'status', 'availability'],
-  barcode: ['barcode', 'ean', 'upc', 'gtin'],
-  acquired: ['acquired', 'bought', 'bought on', 'purchase date', 'date'],
+  ...ofFacts(({ name, headings }) => [name.toLowerCase(), ...headings]),
 };
 
 const plain = (heading: string): string =>

@@ -1,7 +1,8 @@
 import { fold } from '../text/fold';
-import { formOf } from '../kinds/registry';
 import type { Facts } from '../stash/facts';
 import { formFor } from '../stash/formFor';
+import { factCells } from './csvWrite';
+import { FACT_COLUMNS, type FactField } from './factColumns';
 import type { ColumnMapping, ListField } from './fields';
 import type { CellRefusal } from './refusal';
 import { readRow, type RowDefaults } from './rowRead';
@@ -19,6 +20,7 @@ export type RowVerdict =
       readonly verdict: 'add';
       readonly draft: SupplyDraft;
       readonly count: OpeningCount;
+      readonly place: string;
     }
   | {
       readonly line: number;
@@ -51,14 +53,6 @@ const CHANGEABLE = {
   note: 'note',
 } as const satisfies Partial<Record<ListField, keyof SupplyDraft>>;
 
-/** Facts a list may say, and what they are called in it. */
-const FACT_OF = {
-  tags: 'tags',
-  standing: 'status',
-  barcode: 'barcode',
-  acquired: 'acquiredOn',
-} as const satisfies Partial<Record<ListField, keyof Facts>>;
-
 export interface ListToImport {
   readonly rows: readonly (readonly string[])[];
   readonly lines: readonly number[];
@@ -85,7 +79,13 @@ export function planImport(list: ListToImport, known: readonly KnownSupply[]): R
     seen.set(key, line);
     const there = byIdentity.get(key);
     if (!there)
-      return { line, verdict: 'add', draft: reading.draft, count: reading.count ?? { items: 0, left: 0 } };
+      return {
+        line,
+        verdict: 'add',
+        draft: reading.draft,
+        count: reading.count ?? { items: 0, left: 0 },
+        place: reading.place,
+      };
     return compare(line, reading, there);
   });
 }
@@ -102,28 +102,32 @@ function compare(
     next[key] = reading.draft[key];
     fields.push(field);
   }
-  const facts: Record<string, unknown> = { ...there.facts };
-  for (const [field, key] of Object.entries(FACT_OF) as [keyof typeof FACT_OF, keyof Facts][]) {
-    if (!reading.given.has(field)) continue;
-    const [now, then] = [there.facts[key], reading.draft.facts[key]];
-    // The usual standing need not be said.
-    const usual = (value: unknown): string => JSON.stringify(value ?? (key === 'status' ? 'current' : null));
-    if (usual(now) === usual(then)) continue;
-    facts[key] = then;
-    fields.push(field);
-  }
-  const count = reading.count && asCounted(reading.count, there);
+  const [now, then] = [factCells(there), factCells({ ...there, facts: reading.draft.facts })];
+  const said = (Object.keys(now) as FactField[]).filter(
+    (field) => reading.given.has(field) && now[field] !== then[field],
+  );
+  fields.push(...said);
+  const facts = Object.assign(
+    {},
+    there.facts,
+    ...said.map((field) => factsIn(field, reading.draft.facts)),
+  ) as Facts;
+  const count = reading.count && asCounted(reading.count, reading.draft, { ...there, facts });
   const recount = count !== null && (count.items !== there.items || count.left !== there.left);
   if (recount) fields.push('quantity');
-  const { id, items: _items, left: _left, ...now } = there;
-  const draft: SupplyDraft = { ...now, ...next, facts };
+  const { id, items: _items, left: _left, ...before } = there;
+  const draft: SupplyDraft = { ...before, ...next, facts };
   if (fields.length === 0) return { line, verdict: 'same', id, draft };
   return { line, verdict: 'change', id, draft, count: recount ? count : null, fields };
 }
 
-/** A count that was read by the form's uses, in the uses this supply has of its own. */
-function asCounted(count: OpeningCount, there: KnownSupply): OpeningCount {
-  const [usual, own] = [formOf(there.kind, there.form), formFor(there)];
+/** What one column says of the facts that were read from all of them. */
+const factsIn = (field: FactField, facts: Facts): Partial<Facts> =>
+  Object.fromEntries(FACT_COLUMNS[field].keys.map((key) => [key, facts[key]]));
+
+/** A count that was read by the uses the row knows of, in those this supply has of its own. */
+function asCounted(count: OpeningCount, read: SupplyDraft, there: SupplyDraft): OpeningCount {
+  const [usual, own] = [formFor(read), formFor(there)];
   if (usual.counting !== 'fill' || usual.usesPerFill === own.usesPerFill) return count;
   return { ...count, left: Math.round((count.left * (own.usesPerFill ?? 1)) / (usual.usesPerFill ?? 1)) };
 }

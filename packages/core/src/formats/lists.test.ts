@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { FINISHES } from '../colour/family';
 import { KINDS } from '../kinds/definition';
-import { formOf, formsOfKind } from '../kinds/registry';
+import type { AttributeValue } from '../kinds/attributes';
+import { attributesOf, formOf, formsOfKind } from '../kinds/registry';
+import { readAnswers, writeAnswers } from './answersCell';
 import { readCsv, type CsvTable } from './csvRead';
 import { writeCsv } from './csvWrite';
 import { guessMapping } from './fields';
@@ -103,6 +105,30 @@ const supply = fc
       {},
       { tags: ['autumn', 'tea'], status: 'retired' },
       { barcode: '4006381333931', acquiredOn: '2026-02-28' },
+      {
+        status: 'trial',
+        decideOn: '2026-12-01',
+        grade: 'best',
+        collection: true,
+        whyUnused: 'saving it',
+        spares: 2,
+        usesPerFill: 80,
+        lowAt: 1234,
+        price: { minor: 900, currency: 'JPY' },
+        source: 'the fair; in spring',
+        openedOn: '2026-03-01',
+        size: { widthUm: 98_001, heightUm: 20_000, depthUm: 66_500 },
+        massMg: 62_301,
+        lidColour: true,
+        otherHexes: ['#4c9a52', '#b3262b'],
+        swatches: [
+          { id: 'w1', hex: '#4c9a52', made: 'stamped', ground: 'this paper', taken: 'reader', spread: 0.8 },
+          { id: 'w2', hex: '#4c9a53', made: 'as bought', ground: 'white', taken: 'typed', on: '2026-04-01' },
+        ],
+        trueSwatch: 'w1',
+        reserved: [{ project: 'Winter cards, large', amount: 3 }],
+        dormant: { purpose: 'the wedding', wakeOn: '2027-01-01' },
+      },
     ),
   })
   .map(({ formIndex, rgb, items, share: given, ...rest }): Omit<KnownSupply, 'id'> => {
@@ -191,8 +217,55 @@ test('tags, standing, barcode and day acquired come in, and what is wrong is sai
     verdict: 'refuse',
     refusals: [
       { field: 'standing', code: 'unknown_standing', given: 'borrowed' },
-      { field: 'barcode', code: 'not_a_barcode' },
       { field: 'acquired', code: 'not_a_day', given: 'spring' },
+      { field: 'barcode', code: 'not_a_barcode' },
     ],
   });
+});
+
+/** Answers to every question of a form, of whole µm, mg and µl. */
+const answered = fc
+  .record({ kind: fc.constantFrom(...KINDS), pick: fc.nat(100), n: fc.integer({ min: 1, max: 99_999 }) })
+  .map(({ kind, pick, n }) => {
+    const forms = formsOfKind(kind);
+    const form = forms[pick % forms.length]!;
+    const attributes = Object.fromEntries(
+      attributesOf(kind, form.id).map((each): [string, AttributeValue] => {
+        switch (each.type) {
+          case 'choice':
+            return [each.id, each.options[pick % each.options.length]!];
+          case 'text':
+            return [each.id, `words; with \\ and: more ${n}`];
+          case 'flag':
+            return [each.id, pick % 2 === 0];
+          case 'paper':
+            return [each.id, { cgsm: n, basis: null }];
+          default:
+            return [each.id, n];
+        }
+      }),
+    );
+    return { kind, form: form.id, attributes };
+  });
+
+test('a kind’s own answers go out in one cell and come back the same', () => {
+  fc.assert(
+    fc.property(answered, ({ attributes, ...of }) => {
+      expect(readAnswers(writeAnswers({ attributes }, of), of)).toEqual({ attributes });
+    }),
+  );
+  const pad = { kind: 'ink', form: 'full-pad' } as const;
+  expect(readAnswers('Chemistry: dye; Shoe size: 43', pad)).toBeNull();
+  expect(readAnswers('dye', pad)).toBeNull();
+});
+
+test('all that a list says of a thing comes into another stash as it was', () => {
+  fc.assert(
+    fc.property(supply, ({ items, left, ...thing }) => {
+      const [row] = plan(writeCsv([{ ...thing, items, left }]));
+      expect(row).toMatchObject({ verdict: 'add', draft: { facts: thing.facts } });
+    }),
+  );
+  const [refused] = plan('Name,Colour,Price,Swatches\nFern,#333,dear,red on blue\n');
+  expect(refused).toMatchObject({ verdict: 'refuse', refusals: [{ field: 'price' }, { field: 'swatches' }] });
 });

@@ -16,7 +16,8 @@ export interface CellRefusal {
     | 'unknown_level'
     | 'unknown_standing'
     | 'not_a_barcode'
-    | 'not_a_day';
+    | 'not_a_day'
+    | 'unreadable';
   readonly given: string;
   readonly known?: readonly string[];
   readonly most?: number;

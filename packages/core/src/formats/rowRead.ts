@@ -5,13 +5,15 @@ import { KINDS, type FormDefinition, type Kind } from '../kinds/definition';
 import { findForm, formsOfKind, KIND_DEFINITIONS } from '../kinds/registry';
 import { fold } from '../text/fold';
 import type { Facts } from '../stash/facts';
-import { cleanLine, cleanText } from '../text/clean';
+import { formFor } from '../stash/formFor';
+import { FACT_COLUMNS, type FactColumn, type FactField } from './factColumns';
+import { beginningOf, cleanLine, cleanText } from '../text/clean';
 import { factsSchema } from '../stash/factsSchema';
 import { STATUSES } from '../stash/standing';
 import type { ColumnMapping, ListField } from './fields';
 import { readQuantity } from './quantity';
 import type { CellRefusal } from './refusal';
-import { MOST_CHARACTERS, type OpeningCount, type SupplyDraft } from './supplyDraft';
+import { MOST_CHARACTERS, type Formed, type OpeningCount, type SupplyDraft } from './supplyDraft';
 
 /** Answers for fields a file does not have. */
 export interface RowDefaults {
@@ -27,6 +29,8 @@ export type RowReading =
       readonly draft: SupplyDraft;
       /** Null where the file says nothing of how many. */
       readonly count: OpeningCount | null;
+      /** Where the file says it is, as printed on labels; empty where it does not. */
+      readonly place: string;
       /** Fields the file really has, for changing only those of a supply that is already there. */
       readonly given: ReadonlySet<ListField>;
     }
@@ -86,7 +90,9 @@ export function readRow(cells: readonly string[], mapping: ColumnMapping, defaul
     if (isFamily(word)) familyOverride = word;
     else refusals.push({ field: 'family', code: 'unknown_family', given: familyWord, known: FAMILIES });
   }
-  const quantity = readQuantity(cell('quantity'), cell('level'), form);
+  const facts = readFacts(cell, { kind, form: form.id }, refusals);
+  // Where the row says how much a full one holds, its level is of that.
+  const quantity = readQuantity(cell('quantity'), cell('level'), formFor({ kind, form: form.id, facts }));
   if (quantity !== null && !quantity.ok) refusals.push(quantity.refusal);
   const draft: Omit<SupplyDraft, 'hex'> = {
     kind,
@@ -99,11 +105,11 @@ export function readRow(cells: readonly string[], mapping: ColumnMapping, defaul
     familyOverride,
     familyReason,
     note: text('note'),
-    facts: readFacts(cell, refusals),
+    facts,
   };
   if (refusals.length > 0 || !colour.ok) return { ok: false, refusals };
   const count = quantity === null ? null : quantity.ok ? quantity.count : null;
-  return { ok: true, draft: { ...draft, hex: colour.hex }, count, given };
+  return { ok: true, draft: { ...draft, hex: colour.hex }, count, given, place: cell('place') };
 }
 
 /** A colour as a list says it: a hex, a name a screen knows, or one of the many others that are called something. */
@@ -114,37 +120,29 @@ function readColour(text: string, { colourCalled }: RowDefaults): ReturnType<typ
   return hex === null ? read : { ok: true, hex };
 }
 
-/** Tags, standing, barcode and day acquired; what is not in the file is left out. */
-function readFacts(cell: (field: ListField) => string, refusals: CellRefusal[]): Facts {
-  const read = <K extends keyof Facts>(
-    field: ListField,
-    key: K,
-    value: (text: string) => unknown,
-    code: CellRefusal['code'],
-    known?: readonly string[],
-  ): Partial<Facts> => {
+/** Why a fact is refused, where there is more to say than that it cannot be read. */
+const WHY: Partial<Record<FactField, Pick<CellRefusal, 'code' | 'known'>>> = {
+  tags: { code: 'too_long' },
+  standing: { code: 'unknown_standing', known: STATUSES },
+  barcode: { code: 'not_a_barcode' },
+  acquired: { code: 'not_a_day' },
+  opened: { code: 'not_a_day' },
+  decideBy: { code: 'not_a_day' },
+};
+
+/** What a row says of a supply's facts; what is not in the file is left out. */
+function readFacts(cell: (field: ListField) => string, of: Formed, refusals: CellRefusal[]): Facts {
+  const facts: Record<string, unknown> = {};
+  for (const [field, { read }] of Object.entries(FACT_COLUMNS) as [FactField, FactColumn][]) {
     const text = cell(field);
-    if (text === '') return {};
-    const checked = factsSchema.shape[key].safeParse(value(text));
-    if (checked.success) return { [key]: checked.data };
-    refusals.push({ field, code, given: text.slice(0, 40), ...(known ? { known } : {}) });
-    return {};
-  };
-  const tagsOf = (text: string): string[] => [
-    ...new Set(
-      text
-        .split(/[,;|]/)
-        .map((tag) => tag.trim())
-        .filter(Boolean),
-    ),
-  ];
-  return {
-    ...read('tags', 'tags', tagsOf, 'too_long'),
-    ...read('standing', 'status', (text) => fold(text), 'unknown_standing', STATUSES),
-    ...read('barcode', 'barcode', (text) => text, 'not_a_barcode'),
-    ...read('acquired', 'acquiredOn', (text) => text, 'not_a_day'),
-  };
+    if (text === '') continue;
+    const checked = factsSchema.partial().safeParse(read(text, of) ?? UNREADABLE);
+    if (checked.success) Object.assign(facts, checked.data);
+    else refusals.push({ field, given: beginningOf(text, 40), ...(WHY[field] ?? { code: 'unreadable' }) });
+  }
+  return facts;
 }
+const UNREADABLE = { attributes: null };
 
 function readKind(word: string, absent: Kind, refusals: CellRefusal[]): Kind {
   if (word === '') return absent;

@@ -1,4 +1,5 @@
 import type { SaidSupply } from '../stash/supply';
+import type { Kind } from '../kinds/definition';
 
 /** A supply as a person describes it, checked but not yet in the stash. */
 export type SupplyDraft = SaidSupply;
@@ -18,3 +19,9 @@ export const MOST_CHARACTERS = {
   note: 2000,
   familyReason: 200,
 } as const;
+
+/** What a cell is of: amounts are in the form's own unit. */
+export interface Formed {
+  readonly kind: Kind;
+  readonly form: string;
+}

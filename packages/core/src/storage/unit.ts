@@ -44,6 +44,22 @@ export function roomIn({ model, rules }: Pick<Unit, 'model' | 'rules'>): number 
 export const addressIn = ({ label, model }: Pick<Unit, 'label' | 'model'>, cell: number | null): string =>
   model ? holdsOf(model).address(label, cell) : label;
 
+/** The spot an address means among units, the first one where several are said; null where there is none such. */
+export function spotCalled(
+  address: string,
+  units: readonly Pick<Unit, 'id' | 'label' | 'model'>[],
+): { readonly unitId: string; readonly cell: number | null } | null {
+  const [first = ''] = address.split(/[,;]/).map((each) => each.trim().toUpperCase());
+  for (const unit of units) {
+    if (unit.label === '' || !first.startsWith(unit.label) || !unit.model) continue;
+    const { cells } = holdsOf(unit.model);
+    if (cells === 0 && first === unit.label) return { unitId: unit.id, cell: null };
+    for (let cell = 0; cell < cells; cell++)
+      if (addressIn(unit, cell) === first) return { unitId: unit.id, cell };
+  }
+  return null;
+}
+
 /** What an open slot looks like: as its template says, else as what it is made for. */
 export function endOf({ facts, rules }: Pick<Unit, 'facts' | 'rules'>): VisibleEnd {
   const template = facts.template === undefined ? undefined : findTemplate(facts.template);
