@@ -27,7 +27,8 @@ test('do I own it: by name, code, hex and barcode, with where it is and how much
   await expect(verdict).toHaveText('No');
   await expect(page.getByText(/^Salmon is a colour too/)).toBeVisible();
   await ask('teal');
-  await expect(verdict).toHaveText('Not quite');
+  await expect(verdict).toHaveText('Yes');
+  await expect(page.getByText(/^\d+ things of that colour/)).toBeVisible();
   await expect(page.getByText('Teal is a colour too. Nearest to it:')).toBeVisible();
   await ask('#d85e67');
   await page.getByRole('radio', { name: 'Ribbons' }).click();
