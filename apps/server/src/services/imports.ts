@@ -9,9 +9,17 @@ import {
   type KnownSupply,
   type RowVerdict,
 } from '@red-shelf/core';
-import type { ImportChoices, ImportPreview, ImportProgress, RowView, UploadView } from '@red-shelf/contract';
+import {
+  PREFERENCES_ID,
+  type ImportChoices,
+  type ImportPreview,
+  type ImportProgress,
+  type RowView,
+  type UploadView,
+} from '@red-shelf/contract';
 import { fingerprint } from '../db/fingerprint';
 import { allSupplies } from '../db/supplyRepository';
+import { recordRow } from '../db/recordRepository';
 import type { Readable } from '../db/tx';
 import { coloursCalled } from './colourNames';
 import { notFound, Refusal } from './refusal';
@@ -78,6 +86,12 @@ export function receiveList({ ports }: Context, uploads: Uploads, bytes: Uint8Ar
   };
 }
 
+/** The person's currency, where they said one. */
+async function moneyOf(db: Readable): Promise<{ currency?: string }> {
+  const kept = await recordRow(db, PREFERENCES_ID);
+  return kept?.removedAt === null && kept.body.sort === 'preferences' ? { currency: kept.body.currency } : {};
+}
+
 /** What is called a colour in the long list of names, as a form knows them too. */
 const colourCalled = (name: string): string | null => coloursCalled([name])[0]?.hex ?? null;
 
@@ -97,7 +111,7 @@ export async function planUpload(
       rows: table.rows,
       lines: table.lines,
       mapping: choices.mapping,
-      defaults: { ...choices.defaults, colourCalled },
+      defaults: { ...choices.defaults, colourCalled, ...(await moneyOf(db)) },
     },
     known,
   );

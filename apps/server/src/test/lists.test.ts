@@ -243,3 +243,21 @@ test('what goes out as a list comes into an empty stash with its facts, and into
   await bring('Name,Colour,Place,Quantity\nMoss,#333,A2·02,1\n');
   expect((await supplies()).find(({ name }) => name === 'Moss')?.holdings[0]?.spot).toBeNull();
 });
+
+test('a price that names no currency is in the person’s own', async () => {
+  const preferences = {
+    sort: 'preferences',
+    familyOrder: [],
+    lightness: 'light-first',
+    units: 'inches',
+    currency: 'JPY',
+  };
+  await world.http.post('/api/records').send({ body: preferences }).expect(200);
+  await bring('Name,Colour,Price\nA,#333,450\nB,#444,4.50 EUR\n');
+  expect((await supplies()).map(({ name, facts }) => [name, facts.price])).toEqual(
+    expect.arrayContaining([
+      ['A', { minor: 450, currency: 'JPY' }],
+      ['B', { minor: 450, currency: 'EUR' }],
+    ]),
+  );
+});

@@ -100,7 +100,7 @@ export const FACT_COLUMNS = {
     keys: ['price'],
     headings: ['cost', 'paid'],
     write: ({ price }) => (price ? printMoney(price) : ''),
-    read: (text) => keep('price', parseMoney(text, 'EUR')),
+    read: (text, { currency = 'EUR' }) => keep('price', parseMoney(text, currency)),
   },
   source: plain('source', 'From', ['source', 'shop', 'store']),
   acquired: plain('acquiredOn', 'Acquired', ['bought', 'bought on', 'purchase date', 'date']),

@@ -21,6 +21,8 @@ export interface RowDefaults {
   readonly form?: string;
   /** The hex of a colour that is called so, beyond those a screen knows; null where none is. */
   readonly colourCalled?: (name: string) => string | null;
+  /** The person's own, for prices that name none. */
+  readonly currency?: string;
 }
 
 export type RowReading =
@@ -90,7 +92,7 @@ export function readRow(cells: readonly string[], mapping: ColumnMapping, defaul
     if (isFamily(word)) familyOverride = word;
     else refusals.push({ field: 'family', code: 'unknown_family', given: familyWord, known: FAMILIES });
   }
-  const facts = readFacts(cell, { kind, form: form.id }, refusals);
+  const facts = readFacts(cell, { kind, form: form.id, currency: defaults.currency }, refusals);
   // Where the row says how much a full one holds, its level is of that.
   const quantity = readQuantity(cell('quantity'), cell('level'), formFor({ kind, form: form.id, facts }));
   if (quantity !== null && !quantity.ok) refusals.push(quantity.refusal);

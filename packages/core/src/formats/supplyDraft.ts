@@ -24,4 +24,6 @@ export const MOST_CHARACTERS = {
 export interface Formed {
   readonly kind: Kind;
   readonly form: string;
+  /** Of prices that name none. */
+  readonly currency?: string | undefined;
 }
