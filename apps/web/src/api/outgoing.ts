@@ -118,6 +118,8 @@ export interface Done<A> {
   readonly waits: boolean;
   /** What is shown says so already, or will once it was answered; else it has to be fetched. */
   readonly shown: boolean;
+  /** It was known beforehand what it does, and shows. */
+  readonly told: boolean;
 }
 
 /** An answer as it will be. */
@@ -145,10 +147,18 @@ export async function perform<A>(client: QueryClient, asked: Order<A>, patient: 
   const { told, change } = toldOf(client, outbox, command);
   const heard = patient || told === null;
   const { answer } = await outbox.keep({ command, change, heard });
-  const foretold = (waits: boolean): Done<A> => ({ answer: answerAsTold(change, told), waits, shown: true });
+  const foretold = (waits: boolean): Done<A> => ({
+    answer: answerAsTold(change, told),
+    waits,
+    shown: true,
+    // What is taken back shows no more.
+    told: told !== null || asked.route === 'undoChange',
+  });
   if (!heard) return foretold(outbox.now().stuck);
   const given = await Promise.race([answer, outbox.whenStuck(command.id)]);
-  return given === undefined ? foretold(true) : { answer: given as A, waits: false, shown: told !== null };
+  return given === undefined
+    ? foretold(true)
+    : { answer: given as A, waits: false, shown: told !== null, told: true };
 }
 
 const NOTHING: Base = { supplies: [], units: [], records: [] };

@@ -1,6 +1,6 @@
 import type { ChangeView, KeptView, LiftedView, SupplyView } from '@red-shelf/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { sayChange, sayKept, sayLifted, sayUndone, sayWaits } from '../copy/change';
+import { sayAsked, sayChange, sayKept, sayLifted, sayUndone, sayWaits } from '../copy/change';
 import { useSay } from '../ui/Say';
 import { order, routes, type Order } from './client';
 import { outboxOf, perform, refreshNow, type Done } from './outgoing';
@@ -14,8 +14,10 @@ interface Changed {
 }
 
 /** What happened, with what had to give way. */
-const sayAll = ({ answer: { change, lifted = [], kept = [] }, waits }: Done<Changed>): string =>
-  sayChange(change) + sayLifted(lifted) + sayKept(kept) + (waits ? sayWaits : '');
+const sayAll = ({ answer: { change, lifted = [], kept = [] }, waits, told }: Done<Changed>): string =>
+  waits && !told
+    ? sayAsked(change)
+    : sayChange(change) + sayLifted(lifted) + sayKept(kept) + (waits ? sayWaits : '');
 
 /** Takes a change back: one that was never sent is simply not done; of any other the server is asked. */
 function useUndo(): (id: string) => void {
@@ -47,7 +49,7 @@ export function useChange<Input, Answer extends Changed>(
     mutationFn: async (input: Input): Promise<Answer> => {
       const asked = work(input);
       const done = isPromise(asked)
-        ? { answer: await asked, waits: false, shown: false }
+        ? { answer: await asked, waits: false, shown: false, told: true }
         : await perform(client, asked, quiet || asked.route === 'undoChange');
       if (!silent) say({ text: sayAll(done), undo: () => undo(done.answer.change.id) });
       if (!done.shown) await refreshNow(client);

@@ -5,6 +5,10 @@ import { listOf, many } from './words';
 export const sayWaits = ' It is kept here until Red Shelf can be reached.';
 export const sayUndone = 'Undone.';
 
+/** What was asked for while nobody answers, and cannot be shown before somebody does. */
+export const sayAsked = (change: ChangeView): string =>
+  `Not done yet: “${sayChange(change).replace(/\.$/, '')}”. It is kept here, and sent when Red Shelf answers.`;
+
 /** What happened, for the message that offers to undo it. */
 export function sayChange({ kind, name: given, count }: ChangeView): string {
   const name = given || 'Something';

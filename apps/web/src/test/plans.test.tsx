@@ -146,3 +146,22 @@ test('gaps: things without a place lead to Arrange for their kind', async () => 
   fireEvent.click(screen.getByRole('button', { name: 'Find a place for Inks' }));
   expect(router.push).toHaveBeenCalledWith({ pathname: '/arrange', params: { kind: 'ink' } });
 });
+
+test('applied while nobody answers, it is not said to be done: it is kept, and sent when somebody does', async () => {
+  let away = true;
+  const sent = fakeServer({
+    ...STASH,
+    'POST /api/arrange/preview': PREVIEW,
+    'POST /api/arrange/apply': () => {
+      if (away) throw new TypeError('lost');
+      return { change: change({ kind: 'arrange', name: 'Pad rack', count: 3 }) };
+    },
+  });
+  show(<ArrangeScreen />);
+  fireEvent.click(await screen.findByRole('button', { name: 'Apply: 3 moves' }));
+  expect(await screen.findByText(/^Not done yet/)).toBeTruthy();
+  away = false;
+  const applied = () => sent.filter(({ path }) => path === '/api/arrange/apply');
+  await waitFor(() => expect(applied().length).toBeGreaterThan(1), { timeout: 5000 });
+  expect(new Set(applied().map(({ command }) => command)).size).toBe(1);
+});
