@@ -19,16 +19,24 @@ const send = (bytes: Buffer) =>
 const picture = (width: number, height: number) =>
   sharp({ create: { width, height, channels: 4, background: { r: 76, g: 154, b: 82, alpha: 1 } } });
 
-test.each(BOMBS)('%s is refused with a sentence, soon, and takes little memory', async (_, bytes) => {
-  const before = process.memoryUsage().rss;
-  const since = Date.now();
-  const { status, body } = await send(bytes);
-  // A picture whose excess is never read may be kept; anything else is refused.
-  expect([200, 422]).toContain(status);
-  if (status === 422) expect(body.title).toMatch(/picture/);
-  expect(process.memoryUsage().rss - before).toBeLessThan(400e6);
-  expect(Date.now() - since).toBeLessThan(10_000);
-});
+/** Those of which the harmful part is never read. */
+const HARMLESS: ReadonlySet<string> = new Set([
+  'a small picture whose data inflates to much more',
+  'a text chunk that inflates',
+]);
+
+test.each(BOMBS)(
+  '%s is refused with a sentence, or does no harm, and takes little memory',
+  async (what, bytes) => {
+    const before = process.memoryUsage().rss;
+    const since = Date.now();
+    const { status, body } = await send(bytes);
+    expect(status).toBe(HARMLESS.has(what) ? 200 : 422);
+    if (status === 422) expect(body.title).toMatch(/picture/);
+    expect(process.memoryUsage().rss - before).toBeLessThan(400e6);
+    expect(Date.now() - since).toBeLessThan(10_000);
+  },
+);
 
 test.each(['jpeg', 'png', 'webp'] as const)('a %s is kept as a JPEG of a bounded size', async (type) => {
   const { body } = await send(await picture(2400, 1200).toFormat(type).toBuffer()).expect(200);

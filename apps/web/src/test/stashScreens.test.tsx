@@ -1,7 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { router, useLocalSearchParams } from 'expo-router';
 import { FamiliesScreen } from '../arrange/families/FamiliesScreen';
-import { KitsScreen } from '../bench/KitsScreen';
 import { OwnScreen } from '../own/OwnScreen';
 import { RangesScreen } from '../intake/RangesScreen';
 import { SortOutScreen } from '../review/sortout/SortOutScreen';
@@ -250,56 +249,4 @@ test('a range knows what is owned, and ticking adds the rest', async () => {
       ],
     }),
   );
-});
-
-const kit = record('r4', {
-  sort: 'group',
-  what: 'kit',
-  name: 'Winter cards',
-  note: '',
-  source: 'the fair',
-  acquiredOn: '2026-01-01',
-  price: { minor: 1250, currency: 'EUR' },
-  members: [{ supplyId: 's1', amount: 1 }],
-  matches: ['s2'],
-  dissolvedOn: null,
-});
-
-test('a kit shows what is in it and what goes with it, and is dissolved without losing either', async () => {
-  at({ group: 'r4' });
-  const sent = server([kit], { 'PUT /api/records/r4': { record: kit, change: change({ kind: 'record' }) } });
-  show(<KitsScreen />);
-  expect(await screen.findByText('12.50 EUR, from the fair')).toBeTruthy();
-  expect([screen.getByText('Marsh Lantern'), screen.getByText('Kiln Red')]).toHaveLength(2);
-  press('Dissolve…');
-  // What it keeps back is said before it is free.
-  expect(screen.getByText(/^1 free again · /)).toBeTruthy();
-  press('Dissolve it');
-  await waitFor(() => expect(sent).toHaveLength(1));
-  expect(sent[0]?.body).toMatchObject({
-    version: 2,
-    body: {
-      members: [{ supplyId: 's1' }],
-      matches: ['s2'],
-      dissolvedOn: expect.stringMatching(/^\d{4}-\d\d-\d\d$/),
-    },
-  });
-});
-
-test('of a kit can be changed how much it keeps of each, its name, date, source and price', async () => {
-  at({ group: 'r4' });
-  const sent = server([kit], { 'PUT /api/records/r4': { record: kit, change: change({ kind: 'record' }) } });
-  show(<KitsScreen />);
-  fireEvent.change(await screen.findByLabelText('Uses kept of Marsh Lantern'), { target: { value: '12' } });
-  press('Keep so much');
-  await waitFor(() => expect(sent).toHaveLength(1));
-  expect(sent[0]?.body).toMatchObject({ body: { members: [{ supplyId: 's1', amount: 12 }] } });
-  press('Change what it is');
-  fireEvent.change(screen.getByLabelText('Name'), { target: { value: 'Spring cards' } });
-  fireEvent.change(screen.getByLabelText('Price'), { target: { value: '900 JPY' } });
-  press('Keep it so');
-  await waitFor(() => expect(sent).toHaveLength(2));
-  expect(sent[1]?.body).toMatchObject({
-    body: { name: 'Spring cards', price: { minor: 900, currency: 'JPY' }, source: 'the fair' },
-  });
 });
