@@ -5,7 +5,7 @@
  *   npx tsx scripts/tune-family.mts --write   figures, then the table from all lists
  */
 import { writeFileSync } from 'node:fs';
-import { ciede2000, labOf } from '../packages/core/src/colour/lab.ts';
+import { chromaOf, ciede2000, labOf } from '../packages/core/src/colour/lab.ts';
 import { scoreFamilies, type Prototype } from '../packages/core/src/colour/familyScore.ts';
 import { LISTS, type Named } from './family/lists.mts';
 import { train } from './family/train.mts';
@@ -58,6 +58,10 @@ function report(label: string, prototypes: readonly Prototype[], rows: readonly 
   );
 }
 
+/** True greys, blacks and whites: hardly a hue in them. */
+const CALM = 6;
+const NEUTRAL = new Set(['black', 'grey', 'white']);
+
 function rightOf(prototypes: readonly Prototype[], rows: readonly Named[]): string {
   const right = rows.filter((row) => scoreFamilies(labOf(row.hex), prototypes)[0]?.family === row.family);
   return `${percent(right.length / rows.length)} of ${rows.length}`;
@@ -70,6 +74,29 @@ for (const [held, { rows }] of Object.entries(LISTS)) {
   if (SURVEYS.includes(held))
     console.log(`  where the surveys agree ${rightOf(prototypes, agreed(held, rows))}`);
 }
+/** Every list judged by prototypes made without it, all rows together; house names of paints apart. */
+function together(): void {
+  const held = Object.entries(LISTS)
+    .filter(([name]) => name !== 'colornames')
+    .map(([name, { rows }]) => ({
+      rows,
+      prototypes: train(Object.entries(LISTS).flatMap(([other, list]) => (other === name ? [] : [list]))),
+    }));
+  const judged = held.flatMap(({ rows, prototypes }) =>
+    rows.map((row) => {
+      const lab = labOf(row.hex);
+      return { ...row, calm: chromaOf(lab) < CALM, right: scoreFamilies(lab, prototypes)[0]?.family === row.family };
+    }),
+  );
+  const rate = (some: readonly { right: boolean }[]) =>
+    `${percent(some.filter(({ right }) => right).length / some.length)}/${some.length}`;
+  const families = [...new Set(judged.map(({ family }) => family))].sort();
+  console.log(`all lists, each held out: ${rate(judged)}`);
+  console.log('  ' + families.map((f) => `${f} ${rate(judged.filter(({ family }) => family === f))}`).join(', '));
+  const neutral = judged.filter(({ family }) => NEUTRAL.has(family));
+  console.log(`  black, grey and white with a chroma below ${CALM}: ${rate(neutral.filter(({ calm }) => calm))}`);
+}
+together();
 const prototypes = train(Object.values(LISTS));
 for (const name of ['xkcd', 'mlmc_english', 'nbsIscc']) report(`${name} seen`, prototypes, LISTS[name]!.rows);
 if (process.argv.includes('--write')) {

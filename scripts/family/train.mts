@@ -11,19 +11,22 @@ const SIZE_POWER = 0.5;
  * so that no family swallows its neighbours: lists of names hold many yellows and few greys.
  */
 const BALANCE: Readonly<Record<string, number>> = {
-  red: -0.5,
-  orange: -0.3,
+  red: -0.15,
+  orange: -0.45,
   yellow: -0.4,
-  green: -0.05,
-  teal: 0.5,
-  blue: 0.35,
-  purple: 0,
-  pink: -0.1,
+  green: 0.5,
+  teal: 0.4,
+  blue: 0.2,
+  purple: 0.05,
+  pink: 0.2,
   brown: 0.4,
-  black: -0.8,
-  grey: 0.85,
-  white: -0.1,
+  black: -1,
+  grey: 1.05,
+  white: -0.15,
 };
+
+/** What a colour counts whose name lies between families (khaki is a green to some, beige a white): little. */
+const VAGUE = 0.1;
 
 interface Point {
   readonly at: readonly [number, number, number];
@@ -81,7 +84,7 @@ export function train(lists: readonly NamedList[]): Prototype[] {
         .filter((row) => row.family === family)
         .map((row): Point => {
           const { x, y, z } = feature(labOf(row.hex));
-          return { at: [x, y, z], weight };
+          return { at: [x, y, z], weight: row.vague ? VAGUE * weight : weight };
         }),
     );
     const total = points.reduce((sum, { weight }) => sum + weight, 0);

@@ -15,6 +15,15 @@ const SIGMA = 8;
 /** Chroma is compressed, since people's families widen as colours grow vivid. */
 const CHROMA_POWER = 0.9;
 
+/**
+ * A muted green in the row of greys is a worse mistake on a shelf than a green among the teals, so what votes for
+ * black, grey or white counts less the further a colour is from grey. Below CALM nothing is taken: true greys stay.
+ */
+const NEUTRAL: ReadonlySet<string> = new Set(['black', 'grey', 'white']);
+const CALM = 3;
+const PER_CHROMA = 0.18;
+const neutralCounts = (chroma: number): number => 1 / (1 + PER_CHROMA * Math.max(0, chroma - CALM));
+
 /** Where a CIELAB colour lies for telling families apart: lightness stretched, chroma compressed. */
 export function feature(lab: Lab): { x: number; y: number; z: number } {
   const chroma = chromaOf(lab);
@@ -65,12 +74,14 @@ export function scoreFamilies(lab: Lab, prototypes: readonly Prototype[]): reado
     if (log > highest) highest = log;
   }
   const votes = new Float64Array(families.length);
+  const neutral = neutralCounts(chromaOf(lab));
+  const counts = families.map((family) => (NEUTRAL.has(family) ? neutral : 1));
   let total = 0;
   for (let k = 0; k < logs.length; k++) {
     const log = (logs[k] ?? NEGLIGIBLE) - highest;
     if (log <= NEGLIGIBLE) continue;
-    const vote = Math.exp(log);
     const family = rows[k * WIDTH + 4] ?? 0;
+    const vote = Math.exp(log) * (counts[family] ?? 1);
     votes[family] = (votes[family] ?? 0) + vote;
     total += vote;
   }
