@@ -1,4 +1,4 @@
-import { FAMILY_GROUPS, KINDS, lineOf, SORT_KEYS } from '@red-shelf/core';
+import { STRETCHES, KINDS, lineOf, SORT_KEYS } from '@red-shelf/core';
 import { z } from 'zod';
 
 const word = lineOf('A purpose', 80).min(1, 'A purpose needs a name.');
@@ -8,7 +8,7 @@ export const purposesBody = z
   .max(200, 'At most 200 purposes can be put in order.');
 
 const scheme = z.object({
-  familyOrder: z.array(z.enum(FAMILY_GROUPS)),
+  familyOrder: z.array(z.enum(STRETCHES)).max(STRETCHES.length),
   lightness: z.enum(['light-first', 'dark-first']),
   purposes: purposesBody.optional(),
 });

@@ -37,7 +37,7 @@ export function planDrawerOf(
   const pile = supplies.filter((supply) => speaksOf(plan, supply)).map(toSortable);
   const recipe = recipeOf(ordering.recipes, { kind: plan.kind, form: plan.form ?? '' });
   const order = makeRecipeOrder(recipe, ordering, pile);
-  const drawerOf = makeDrawerOf(plan.drawers, makeGroupOf(plan.key, pile), order, pile);
+  const drawerOf = makeDrawerOf(plan.drawers, makeGroupOf(plan.key, pile, ordering, recipe), order, pile);
   return (supply) => (speaksOf(plan, supply) ? drawerOf(toSortable(supply)) : null);
 }
 

@@ -1,5 +1,5 @@
 import {
-  FAMILY_GROUPS,
+  STRETCHES,
   FINISHES,
   HEMISPHERES,
   KINDS,
@@ -149,7 +149,7 @@ export type Nudge = (typeof NUDGES)[number];
 
 export const preferencesBody = z.object({
   sort: z.literal('preferences'),
-  familyOrder: z.array(z.enum(FAMILY_GROUPS)).max(FAMILY_GROUPS.length),
+  familyOrder: z.array(z.enum(STRETCHES)).max(STRETCHES.length),
   lightness: z.enum(['light-first', 'dark-first']),
   units: z.enum(['metric', 'inches']),
   currency: z.string().regex(/^[A-Z]{3}$/, 'A currency is three letters, such as EUR.'),

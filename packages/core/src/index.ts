@@ -5,8 +5,10 @@ export {
   FAMILY_GROUPS,
   groupOf,
   isFamily,
+  STRETCHES,
   type Family,
   type FamilyGroup,
+  type Stretch,
 } from './colour/families';
 export { familyOf, FINISHES, type FamilyOpinion, type Finish } from './colour/family';
 export { ciede2000, colourDifference, hexOfLab, inkOn, labOf, type Lab } from './colour/lab';
@@ -140,22 +142,18 @@ export { decimalsOf, parseMoney, printMoney, type Money } from './measure/money'
 export { spotCalled } from './storage/unit';
 export { painOf, type Pain } from './storage/pain';
 export { freeLabel, mayStandIn, movedBehind, unitLettered } from './storage/tree';
-export {
-  DEFAULT_RECIPE,
-  headingOf,
-  makeRecipeOrder,
-  makerCounts,
-  makeRecipesOrder,
-  recipeOf,
-  SORT_KEYS,
-  type Recipe,
-  type Recipes,
-  type Sortable,
-  type SortKey,
-} from './arrange/recipe';
+export { DEFAULT_RECIPE, SORT_KEYS, type Recipe, type Sortable, type SortKey } from './arrange/headings';
+export { makeRecipeOrder, makeRecipesOrder, recipeOf, type Recipes } from './arrange/recipe';
 export { drawerKey, keepDrawers, makeDrawerOf, makeGroupOf, type KeptDrawer } from './arrange/keptDrawers';
 export { pairSubjects, shareIntoDrawers, type Drawer, type DrawerGroup } from './arrange/drawers';
-export { DEFAULT_SCHEME, type Scheme } from './arrange/scheme';
+export {
+  areNeutralsApart,
+  DEFAULT_SCHEME,
+  stretchesOf,
+  stretchOf,
+  withNeutrals,
+  type Scheme,
+} from './arrange/scheme';
 export { familyGroupOf, keyed, makeRainbowOrder, rainbowOrder, type ColouredItem } from './arrange/order';
 export { shelfFigures, type ShelfFigures } from './arrange/figures';
 export { makeGrouping, type Grouping } from './arrange/groups';

@@ -115,7 +115,7 @@ async function plan(db: Readable, request: ArrangeRequest, today: string): Promi
   }));
   const sortable = new Map(supplies.map((supply) => [supply.id, toSortable(supply)]));
   const inThese = asked.flatMap(({ supplyId }) => sortable.get(supplyId) ?? []);
-  const grouping = makeGrouping(request.recipes ?? {}, inThese);
+  const grouping = makeGrouping(ordering.recipes, ordering, inThese);
   const groupOf = (k: { readonly item: PlaceItem }): string => {
     const thing = sortable.get(ownerOf(k));
     return thing ? grouping.groupOf(thing) : '';

@@ -1,5 +1,5 @@
 import type { ArrangePreview, UnitView } from '@red-shelf/contract';
-import { FAMILY_GROUP_INFO, FAMILY_GROUPS, holdsOf } from '@red-shelf/core';
+import { FAMILY_GROUP_INFO, STRETCHES, holdsOf } from '@red-shelf/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mainOf } from '../api/contents';
@@ -105,7 +105,7 @@ function Figure({
 
 /** The tick of a slot that is kept for a group: its own colour where the groups are families. */
 function tickFor(group: string): string {
-  const family = FAMILY_GROUPS.find((each) => each === group);
+  const family = STRETCHES.find((each) => each === group);
   return family ? FAMILY_GROUP_INFO[family].hex : colour.quiet;
 }
 

@@ -69,8 +69,8 @@ export function StashScreen({ one: One }: { readonly one: ComponentType<OneProps
   );
   const { shown, hidden } = useInSeason(passing, found !== undefined);
   const rows = useMemo(
-    () => (found || tiles ? foundRows(shown) : familyRows(shown, where)),
-    [found, shown, tiles, where],
+    () => (found || tiles ? foundRows(shown) : familyRows(shown, where, preferences)),
+    [found, shown, tiles, where, preferences],
   );
   const narrow = (next: Filters) => router.setParams(paramsOf({ ...next, query }));
   // The address follows when the typing pauses: it need not be rewritten for every key.

@@ -1,4 +1,4 @@
-import type { FamilyGroup } from '@red-shelf/core';
+import { stretchOf, type Scheme, type Stretch } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import type { Where } from '../api/where';
 
@@ -6,7 +6,7 @@ import type { Where } from '../api/where';
 export type StashRow =
   | {
       readonly sort: 'family';
-      readonly group: FamilyGroup;
+      readonly group: Stretch;
       readonly count: number;
       readonly low: number;
       readonly unplaced: number;
@@ -14,12 +14,17 @@ export type StashRow =
   | { readonly sort: 'supply'; readonly supply: SupplyView };
 
 /** Supplies in rainbow order under the headers of their families. */
-export function familyRows(ordered: readonly SupplyView[], where: Where): StashRow[] {
-  const groups = new Map<FamilyGroup, SupplyView[]>();
+export function familyRows(
+  ordered: readonly SupplyView[],
+  where: Where,
+  scheme: Pick<Scheme, 'familyOrder'>,
+): StashRow[] {
+  const groups = new Map<Stretch, SupplyView[]>();
   for (const supply of ordered) {
-    const members = groups.get(supply.group);
+    const stretch = stretchOf(supply.family, scheme);
+    const members = groups.get(stretch);
     if (members) members.push(supply);
-    else groups.set(supply.group, [supply]);
+    else groups.set(stretch, [supply]);
   }
   return [...groups].flatMap(([group, members]): StashRow[] => [
     {

@@ -53,13 +53,32 @@ test('the list stands under family headers in rainbow order, of one kind when as
         DEFAULT_PREFERENCES,
       ),
       where,
+      DEFAULT_PREFERENCES,
     ).map((row) => (row.sort === 'family' ? row.group : row.supply.id)),
   ).toEqual(['red', 's2', 'green', 's1']);
-  expect(familyRows(inRainbow(list, DEFAULT_PREFERENCES), where)[0]).toMatchObject({
+  expect(familyRows(inRainbow(list, DEFAULT_PREFERENCES), where, DEFAULT_PREFERENCES)[0]).toMatchObject({
     count: 1,
     unplaced: 1,
     low: 0,
   });
+});
+
+test('white, grey and black stand under headers of their own where the person wants them apart', () => {
+  const preferences = { ...DEFAULT_PREFERENCES, familyOrder: ['white' as const, 'green' as const] };
+  const list = [
+    supply({ id: 'b', hex: '#101010', family: 'black', group: 'neutral' }),
+    supply({ id: 'w', hex: '#ffffff', family: 'white', group: 'neutral' }),
+    supply(),
+  ];
+  const rows = familyRows(inRainbow(list, preferences), where, preferences);
+  expect(rows.map((row) => (row.sort === 'family' ? row.group : row.supply.id))).toEqual([
+    'white',
+    'w',
+    'green',
+    's1',
+    'black',
+    'b',
+  ]);
 });
 
 test('search finds by family, code, kind and place', () => {

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { labOf } from '../colour/lab';
 import { shareIntoDrawers } from './drawers';
 import { drawerKey, keepDrawers, makeDrawerOf, makeGroupOf } from './keptDrawers';
-import { makeRecipeOrder, type Recipe, type Sortable } from './recipe';
+import type { Recipe, Sortable } from './headings';
+import { makeRecipeOrder } from './recipe';
 import { DEFAULT_SCHEME } from './scheme';
 
 const RECIPE: Recipe = ['family', 'lightness'];
@@ -16,14 +17,14 @@ const thing = (id: string, group: 'red' | 'blue' | 'green', l: number): Sortable
   range: '',
   code: '',
   finish: 'matte',
-  group,
+  family: group,
   lab: { ...labOf('#888888'), l },
   facts: {},
   uses: 0,
 });
 const drawersOf = (pile: readonly Sortable[], n: number) => {
   const sorted = [...pile].sort(order);
-  const groupOf = makeGroupOf(drawerKey(RECIPE), sorted);
+  const groupOf = makeGroupOf(drawerKey(RECIPE), sorted, DEFAULT_SCHEME, RECIPE);
   const groups = [...new Set(sorted.map(groupOf))];
   const membersOf = (group: string) => sorted.filter((item) => groupOf(item) === group);
   const plan = shareIntoDrawers(

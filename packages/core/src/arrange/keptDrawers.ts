@@ -1,5 +1,8 @@
 import type { Drawer } from './drawers';
-import { headingOf, makerCounts, type Recipe, type Sortable, type SortKey } from './recipe';
+import { makeStandIn } from './behind';
+import { makerCounts } from './counts';
+import { headingOf, type Recipe, type Sortable, type SortKey } from './headings';
+import type { Scheme } from './scheme';
 
 /** What a drawer holds of one group. A group that is cut begins in the drawer at one thing of it. */
 export interface DrawerHold {
@@ -18,12 +21,18 @@ export interface KeptDrawer {
 
 /** What a divider in a drawer says: the first key of a recipe that makes groups. */
 export const drawerKey = (recipe: Recipe): SortKey =>
-  recipe.find((key) => !['lightness', 'name', 'code'].includes(key)) ?? 'family';
+  recipe.find((key) => !['lightness', 'name', 'code', 'finish behind colour'].includes(key)) ?? 'family';
 
-/** The group each thing of a pile belongs to, by one key. */
-export function makeGroupOf(key: SortKey, pile: readonly Sortable[]): (item: Sortable) => string {
+/** The group each thing of a pile belongs to, by one key of the recipe it follows. */
+export function makeGroupOf(
+  key: SortKey,
+  pile: readonly Sortable[],
+  scheme: Scheme,
+  recipe: Recipe,
+): (item: Sortable) => string {
   const counts = makerCounts(pile);
-  return (item) => headingOf(key, item, counts);
+  const standIn = makeStandIn(recipe, pile);
+  return (item) => headingOf(key, standIn(item).host, counts, scheme);
 }
 
 /** Makes a proposal last: cuts are tied to the thing they fall on. `membersOf` gives a group in the order it stands. */

@@ -17,21 +17,23 @@ export interface ColouredItem {
 export interface Keyed<T> {
   readonly item: T;
   readonly id: string;
+  readonly family: Family;
   readonly group: FamilyGroup;
   readonly lab: Lab;
 }
 type Order<T> = (a: T, b: T) => number;
 
-/** The stretch of the shelf an item belongs to: the person's family if given, else the computed one. */
-export const familyGroupOf = (item: ColouredItem): FamilyGroup =>
-  groupOf(item.family ?? familyOf(item.hex, item.finish ?? undefined).family);
+/** The family an item is filed under: the person's word if given, else the computed one. */
+const familyFor = (item: ColouredItem): Family =>
+  item.family ?? familyOf(item.hex, item.finish ?? undefined).family;
 
-export const keyed = <T extends ColouredItem>(item: T): Keyed<T> => ({
-  item,
-  id: item.id,
-  group: familyGroupOf(item),
-  lab: labOf(item.hex),
-});
+/** The group of that family. */
+export const familyGroupOf = (item: ColouredItem): FamilyGroup => groupOf(familyFor(item));
+
+export function keyed<T extends ColouredItem>(item: T): Keyed<T> {
+  const family = familyFor(item);
+  return { item, id: item.id, family, group: groupOf(family), lab: labOf(item.hex) };
+}
 
 /** The first order that tells two things apart decides. */
 const chain =
@@ -54,7 +56,7 @@ export function makeRainbowOrder(scheme: Scheme = DEFAULT_SCHEME): Order<Keyed<u
   const rank = familyRanks(scheme);
   const direction = scheme.lightness === 'light-first' ? -1 : 1;
   return chain<Keyed<unknown>>(
-    by((k) => rank[k.group]),
+    by((k) => rank[k.family]),
     by((k) => direction * k.lab.l),
     by((k) => chromaOf(k.lab)),
     by((k) => hueOf(k.lab)),

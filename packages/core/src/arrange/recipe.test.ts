@@ -1,17 +1,12 @@
 import fc from 'fast-check';
-import { FAMILY_GROUPS } from '../colour/families';
+import { FAMILIES, FAMILY_GROUPS } from '../colour/families';
+import { makerCounts } from './counts';
 import { labOf } from '../colour/lab';
 import { pairSubjects, shareIntoDrawers } from './drawers';
-import {
-  headingOf,
-  makeRecipeOrder,
-  makerCounts,
-  recipeOf,
-  SORT_KEYS,
-  type Recipe,
-  type Sortable,
-} from './recipe';
-import { DEFAULT_SCHEME } from './scheme';
+import { makeGrouping } from './groups';
+import { headingOf, SORT_KEYS, type Recipe, type Sortable } from './headings';
+import { makeRecipeOrder, makeRecipesOrder, recipeOf } from './recipe';
+import { DEFAULT_SCHEME, stretchesOf, withNeutrals } from './scheme';
 
 const thing = (id: string, more: Partial<Sortable> = {}): Sortable => ({
   id,
@@ -22,7 +17,7 @@ const thing = (id: string, more: Partial<Sortable> = {}): Sortable => ({
   range: '',
   code: '',
   finish: 'matte',
-  group: 'green',
+  family: 'green',
   lab: labOf('#4c9a52'),
   facts: {},
   uses: 0,
@@ -36,9 +31,9 @@ const sorted = (recipe: Recipe, items: readonly Sortable[]): string =>
 
 test('hung ribbon keeps prints and solids apart, each by colour; a scrap file keeps them together', () => {
   const items = [
-    thing('red-dot', { group: 'red', facts: { attributes: { pattern: 'dot' } } }),
-    thing('red', { group: 'red', facts: { attributes: { pattern: 'solid' } } }),
-    thing('blue', { group: 'blue' }),
+    thing('red-dot', { family: 'red', facts: { attributes: { pattern: 'dot' } } }),
+    thing('red', { family: 'red', facts: { attributes: { pattern: 'solid' } } }),
+    thing('blue', { family: 'blue' }),
   ];
   expect(sorted(['print or solid', 'family'], items)).toBe('red blue red-dot');
   expect(sorted(['family', 'print or solid'], items)).toBe('red red-dot blue');
@@ -70,7 +65,7 @@ test('what is used most comes first in bands; a form’s own recipe is the excep
 });
 
 const anything = fc.record({
-  group: fc.constantFrom(...FAMILY_GROUPS),
+  family: fc.constantFrom(...FAMILIES),
   maker: fc.constantFrom('A', 'B', 'C', ''),
   uses: fc.nat(30),
   code: fc.constantFrom('1', '2', '10', ''),
@@ -177,4 +172,77 @@ test('purposes stand in the person’s order; unknown ones follow by name, and n
     'tea',
     'none4',
   ]);
+});
+
+describe('special finishes behind the nearest plain colour', () => {
+  const of = (id: string, hex: string, family: Sortable['family'], more: Partial<Sortable> = {}): Sortable =>
+    thing(id, { lab: labOf(hex), family, ...more });
+  const shelf = [
+    of('rose', '#e8a0b4', 'pink'),
+    of('sky', '#9cc3ea', 'blue'),
+    of('navy', '#1c2f5e', 'blue'),
+    of('sky-foil', '#a0c4e4', 'metallic', { finish: 'metallic' }),
+    of('sky-glitter', '#98b8e0', 'metallic', { finish: 'glitter' }),
+    of('night-shimmer', '#203060', 'blue', { finish: 'shimmer' }),
+    of('rose-clear', '#ecb0c0', 'clear', { finish: 'clear' }),
+  ];
+
+  test('each stands right behind its colour, the nearest first; without the key they are a stretch of their own', () => {
+    expect(sorted(['family', 'lightness', 'finish behind colour'], shelf)).toBe(
+      'sky sky-foil sky-glitter navy night-shimmer rose rose-clear',
+    );
+    expect(sorted(['family', 'lightness', 'finish'], shelf)).toBe(
+      'sky night-shimmer navy rose sky-foil sky-glitter rose-clear',
+    );
+  });
+
+  test('they count as of the family they stand in, and only what stands under the same heading is beside them', () => {
+    const recipes = { ribbon: ['family', 'lightness', 'finish behind colour'] as const };
+    const { groupOf } = makeGrouping(recipes, DEFAULT_SCHEME, shelf);
+    expect(shelf.map(groupOf)).toEqual(['pink', 'blue', 'blue', 'blue', 'blue', 'blue', 'pink']);
+    const makers = shelf.map((each, i) => ({ ...each, maker: i === 3 ? 'Yarrow Press' : 'Hollin & Quay' }));
+    const own = [...makers, ...['y1', 'y2'].map((id) => of(id, '#b3262b', 'red', { maker: 'Yarrow Press' }))];
+    expect(sorted(['maker', 'family', 'lightness', 'finish behind colour'], own)).toBe(
+      'sky sky-glitter navy night-shimmer rose rose-clear y1 sky-foil y2',
+    );
+  });
+
+  test('what follows another recipe is not beside them, and the order stays total', () => {
+    const pads = shelf.map((each) => ({ ...each, id: `pad-${each.id}`, kind: 'ink' as const, form: 'pad' }));
+    const recipes = { ribbon: ['family', 'finish behind colour'] as const };
+    const all = [
+      ...pads.filter(({ finish }) => finish === 'matte'),
+      ...shelf.filter((each) => each.finish !== 'matte'),
+    ];
+    const order = makeRecipesOrder(recipes, DEFAULT_SCHEME, all);
+    expect(
+      [...all]
+        .sort(order)
+        .map(({ id }) => id)
+        .slice(-4),
+    ).toEqual(['night-shimmer', 'sky-foil', 'sky-glitter', 'rose-clear']);
+    fc.assert(
+      fc.property(fc.shuffledSubarray(shelf, { minLength: 7 }), (shuffled) => {
+        expect(sorted(['finish behind colour'], shuffled)).toBe(sorted(['finish behind colour'], shelf));
+      }),
+    );
+  });
+});
+
+test('black, grey and white are three stretches where one of them is named', () => {
+  const scheme = { familyOrder: ['white', 'red'], lightness: 'light-first' } as const;
+  expect(stretchesOf(scheme).slice(0, 3)).toEqual(['white', 'red', 'orange']);
+  expect(stretchesOf(scheme)).toHaveLength(15);
+  const items = (['black', 'red', 'white', 'grey'] as const).map((family) => thing(family, { family }));
+  const order = makeRecipeOrder(['family'], scheme, items);
+  expect([...items].sort(order).map(({ id }) => id)).toEqual(['white', 'red', 'grey', 'black']);
+  expect(items.map((item) => headingOf('family', item, new Map(), scheme))).toEqual([
+    'black',
+    'red',
+    'white',
+    'grey',
+  ]);
+  const apart = withNeutrals(DEFAULT_SCHEME, 'apart');
+  expect(apart.slice(8, 12)).toEqual(['brown', 'white', 'grey', 'black']);
+  expect(withNeutrals({ familyOrder: apart }, 'together')).toEqual(FAMILY_GROUPS);
 });

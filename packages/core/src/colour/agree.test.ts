@@ -22,6 +22,18 @@ const cases = Object.entries(AGREED).flatMap(([family, all]) =>
 
 test.each(cases)('%s is %s', (hex, family) => expect(familyOf(hex).family).toBe(family));
 
+test.each([
+  ['#557f90', 'blue'],
+  ['#b0bd9b', 'green'],
+  ['#aab58c', 'green'],
+  ['#f2dcdc', 'pink'],
+])('muted, %s is still called %s', (hex, family) => expect(familyOf(hex).family).toBe(family));
+
+test('beside a light yellow-green lies yellow, not brown', () => {
+  for (const hex of ['#d9e8a0', '#cfe08c', '#dfe8b0', '#c8d890', '#e3eab5', '#c5d86d'])
+    expect(familyOf(hex)).toMatchObject({ family: 'green', runnerUp: 'yellow' });
+});
+
 test('the app is surer of these than of what lies between two families', () => {
   const sure = cases.map(([hex]) => familyOf(hex).confidence);
   const torn = ['#b8860b', '#7a8f86', '#c3b091', '#8fbcae', '#a0522d'].map((hex) => familyOf(hex).confidence);

@@ -38,6 +38,10 @@ export const FAMILY_GROUPS = [
 ] as const;
 export type FamilyGroup = (typeof FAMILY_GROUPS)[number];
 
+/** The stretches a shelf can have: the groups, and black, grey and white each on its own. */
+export const STRETCHES = [...FAMILY_GROUPS, 'white', 'grey', 'black'] as const;
+export type Stretch = (typeof STRETCHES)[number];
+
 export interface FamilyGroupInfo {
   /** Word shown to people. */
   readonly name: string;
@@ -47,7 +51,7 @@ export interface FamilyGroupInfo {
   readonly hex: string;
 }
 
-export const FAMILY_GROUP_INFO: Readonly<Record<FamilyGroup, FamilyGroupInfo>> = {
+export const FAMILY_GROUP_INFO: Readonly<Record<Stretch, FamilyGroupInfo>> = {
   red: { name: 'Red', mark: 'Re', hex: '#c23b42' },
   orange: { name: 'Orange', mark: 'Or', hex: '#df7f33' },
   yellow: { name: 'Yellow', mark: 'Ye', hex: '#efcb57' },
@@ -61,11 +65,18 @@ export const FAMILY_GROUP_INFO: Readonly<Record<FamilyGroup, FamilyGroupInfo>> =
   metallic: { name: 'Metallic', mark: 'Me', hex: '#b3a06f' },
   clear: { name: 'Clear', mark: 'Cl', hex: '#e6ebec' },
   multi: { name: 'Multi', mark: 'Mu', hex: '#8d8a86' },
+  white: { name: 'White', mark: 'Wh', hex: '#f4f2ec' },
+  grey: { name: 'Grey', mark: 'Gy', hex: '#9a9a97' },
+  black: { name: 'Black', mark: 'Bk', hex: '#1c1c1c' },
 };
 
-/** The stretch of the shelf a family belongs to. */
-export const groupOf = (family: Family): FamilyGroup =>
-  family === 'black' || family === 'grey' || family === 'white' ? 'neutral' : family;
+type Neutral = 'black' | 'grey' | 'white';
+/** Whether a family, or a stretch, is one of those without a hue. */
+export const isNeutral = (family: Family | Stretch): family is Neutral =>
+  family === 'black' || family === 'grey' || family === 'white';
+
+/** The group a family belongs to: its own, or Neutral. */
+export const groupOf = (family: Family): FamilyGroup => (isNeutral(family) ? 'neutral' : family);
 
 /** True for a word that names a family. */
 export const isFamily = (word: string): word is Family => (FAMILIES as readonly string[]).includes(word);

@@ -1,4 +1,12 @@
-import { FAMILY_GROUP_INFO, FAMILY_GROUPS, type FamilyGroup } from '@red-shelf/core';
+import {
+  areNeutralsApart,
+  FAMILY_GROUP_INFO,
+  FAMILY_GROUPS,
+  stretchesOf,
+  stretchOf,
+  withNeutrals,
+  type Stretch,
+} from '@red-shelf/core';
 import { preferencesBody } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences, useStash } from '../../api/queries';
@@ -16,6 +24,9 @@ import { Page } from '../../ui/Page';
 import { SortableList } from '../../ui/SortableList';
 import { Txt } from '../../ui/Txt';
 
+const TOGETHER = 'one stretch, Neutral';
+const APART = 'three stretches';
+
 /** The person's own rainbow: which family comes first, which last, light or dark first; shown on their own stash. */
 export function FamiliesScreen() {
   const { stash, error } = useStash();
@@ -24,10 +35,14 @@ export function FamiliesScreen() {
   const now = draft ?? preferences;
   const keep = usePreferenceChange();
   if (!stash) return <Waiting error={error} />;
-  const order = [...new Set([...now.familyOrder, ...FAMILY_GROUPS])];
-  const counts = new Map<FamilyGroup, number>();
-  for (const { group } of stash.supplies) counts.set(group, (counts.get(group) ?? 0) + 1);
-  const move = (group: FamilyGroup, to: number): void => {
+  const order = [...stretchesOf(now)];
+  const apart = areNeutralsApart(now);
+  const counts = new Map<Stretch, number>();
+  for (const { family } of stash.supplies) {
+    const stretch = stretchOf(family, now);
+    counts.set(stretch, (counts.get(stretch) ?? 0) + 1);
+  }
+  const move = (group: Stretch, to: number): void => {
     const rest = order.filter((each) => each !== group);
     const at = Math.max(0, Math.min(rest.length, to));
     setDraft({ ...now, familyOrder: [...rest.slice(0, at), group, ...rest.slice(at)] });
@@ -71,12 +86,30 @@ export function FamiliesScreen() {
                 label="Brown after orange"
                 onPress={() => move('brown', order.filter((each) => each !== 'brown').indexOf('orange') + 1)}
               />
-              <Button label="Neutrals first" onPress={() => move('neutral', 0)} />
+              {apart ? (
+                <Button
+                  label="White first, black last"
+                  onPress={() => {
+                    const rest = order.filter((each) => each !== 'white' && each !== 'black');
+                    setDraft({ ...now, familyOrder: ['white', ...rest, 'black'] });
+                  }}
+                />
+              ) : (
+                <Button label="Neutrals first" onPress={() => move('neutral', 0)} />
+              )}
               <Button
                 label="As it came"
                 onPress={() => setDraft({ ...now, familyOrder: [...FAMILY_GROUPS] })}
               />
             </View>
+            <Choice
+              label="Black, grey and white"
+              options={[TOGETHER, APART]}
+              value={apart ? APART : TOGETHER}
+              onChange={(way) =>
+                setDraft({ ...now, familyOrder: withNeutrals(now, way === APART ? 'apart' : 'together') })
+              }
+            />
             <Choice
               label="Inside a family"
               options={['light to dark', 'dark to light']}

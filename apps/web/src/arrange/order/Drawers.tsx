@@ -14,7 +14,7 @@ import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { order, routes } from '../../api/client';
-import { recordsOf, useRecords, type Stash } from '../../api/queries';
+import { recordsOf, usePreferences, useRecords, type Stash } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { listOf, many } from '../../copy/words';
 import { ChoiceField } from '../../form/bound';
@@ -62,12 +62,13 @@ const drawersSaid = z.object({
 
 /** So many drawers: which neighbours share one, which are split over two, so that each is about evenly filled. */
 function Propose({ supplies, recipe, kind, form }: DrawersProps) {
+  const { preferences } = usePreferences();
   const ask = useAsk(`drawers.${kind}.${form ?? ''}`, drawersSaid, START, { live: true });
   const { typed: n, way } = drawersSaid.safeParse(ask.said).data ?? { typed: 0, way: ask.said.way };
   const key = drawerKey(recipe);
   // Where groups come back later in the order, they are gathered, so colours are taken group by group.
   const byGroup = useMemo(() => {
-    const groupOf = makeGroupOf(key, supplies);
+    const groupOf = makeGroupOf(key, supplies, preferences, recipe);
     const found = new Map<string, SortableSupply[]>();
     for (const item of supplies) {
       const there = found.get(groupOf(item));
@@ -75,7 +76,7 @@ function Propose({ supplies, recipe, kind, form }: DrawersProps) {
       else found.set(groupOf(item), [item]);
     }
     return found;
-  }, [supplies, key]);
+  }, [supplies, key, preferences, recipe]);
   const drawers = useMemo(() => {
     const groups = [...byGroup].map(([group, { length: count }]) => ({ group, count }));
     if (n === 0) return [];

@@ -1,4 +1,4 @@
-import { isOnWall, makeGroupOf } from '@red-shelf/core';
+import { isOnWall, makeGroupOf, recipeOf } from '@red-shelf/core';
 import {
   type DrawersBody,
   type RecordView,
@@ -52,7 +52,8 @@ export function KeptDrawers({ plan, supplies, stash }: KeptDrawersProps) {
   );
   const { inside, homeless } = useMemo(() => {
     const drawerOf = planDrawerOf(body, stash.supplies, preferences);
-    const groupOf = makeGroupOf(body.key, supplies);
+    const recipe = recipeOf(preferences.recipes, { kind: body.kind, form: body.form ?? '' });
+    const groupOf = makeGroupOf(body.key, supplies, preferences, recipe);
     const lying: SortableSupply[][] = body.drawers.map(() => []);
     const without = new Map<string, number>();
     for (const item of supplies) {

@@ -64,7 +64,7 @@ export function RecipeEditor({ stash, kind, form, children }: RecipeEditorProps)
       first={
         <>
           {children}
-          <Strip items={sorted} recipe={recipe} />
+          <Strip items={sorted} recipe={recipe} scheme={preferences} />
           <View style={styles.box}>
             <Txt look="strong" level={2}>
               Sorted by

@@ -1,4 +1,4 @@
-import { drawerKey, makeGroupOf, type Sortable, type SortKey } from '@red-shelf/core';
+import { drawerKey, makeGroupOf, type Scheme, type Sortable, type SortKey } from '@red-shelf/core';
 import { StyleSheet, View } from 'react-native';
 import { many } from '../../copy/words';
 import { space } from '../../theme/tokens';
@@ -11,11 +11,13 @@ const MOST_SAID = 14;
 export function Strip({
   items,
   recipe,
+  scheme,
 }: {
   readonly items: readonly (Sortable & { hex: string })[];
   readonly recipe: readonly SortKey[];
+  readonly scheme: Scheme;
 }) {
-  const group = makeGroupOf(drawerKey(recipe), items);
+  const group = makeGroupOf(drawerKey(recipe), items, scheme, recipe);
   const headings = items.map(group).filter((heading, i, all) => heading !== all[i - 1]);
   return (
     <View style={styles.box}>
