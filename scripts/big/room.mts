@@ -69,7 +69,7 @@ export function bigRoom(count: number): StashDocument {
   });
   return {
     format: 'red-shelf',
-    formatVersion: 3,
+    formatVersion: 4,
     exportedAt: at,
     units: rootUnits('Big room'),
     supplies,

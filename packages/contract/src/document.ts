@@ -83,7 +83,8 @@ const documentEvent = z.intersection(
   }),
 );
 const documentRecord = z.object({
-  id,
+  /** Rows that an older app kept inside a sitting are named after it and the thing. */
+  id: z.string().min(1).max(170),
   version: z.int().min(1),
   body: recordBody,
   createdAt: when,
@@ -93,7 +94,7 @@ const documentRecord = z.object({
 
 export const presentDocument = z.object({
   format: z.literal('red-shelf', { error: 'This is not a Red Shelf document.' }),
-  formatVersion: z.literal(3),
+  formatVersion: z.literal(4),
   exportedAt: when,
   units: z.array(documentUnit),
   supplies: z.array(documentSupply),

@@ -41,6 +41,8 @@ export {
   NUDGES,
   rangeBody,
   recordBody,
+  type DealtWith,
+  type DoneBody,
   type ChallengeBody,
   type DrawersBody,
   type GroupBody,
@@ -52,6 +54,7 @@ export {
   type RecordView,
   type SessionBody,
 } from './records';
+export { dealtWithIn, doneRow, oldEntriesOf } from './sittings';
 export { foretell, type Command } from './foretell/foretell';
 export { askedFor } from './foretell/asked';
 export type { Foretold, Known } from './foretell/known';

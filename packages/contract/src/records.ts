@@ -70,22 +70,6 @@ export const sessionBody = z
     unitId: id.nullable().default(null),
     /** Answers every thing of the pile shares. */
     shared: z.record(z.string().max(40), lineOf('An answer', 300)).default({}),
-    /** Supplies that were entered, or decided on and how. */
-    done: z
-      .array(
-        z.object({
-          supplyId: id,
-          verdict: z.enum(VERDICTS).nullable(),
-          /** The unit it stood in when it was decided on. */
-          unitId: id.nullable().optional(),
-          /** Room it took when it was decided on. */
-          space: z.object({ alongMm: z.number(), litres: z.number(), slots: z.int() }).optional(),
-        }),
-      )
-      .max(20_000)
-      .default([]),
-    /** Lines still to enter. */
-    waiting: z.array(lineOf('A line', 300)).max(2000).default([]),
     finishedOn: z.iso.date().nullable().default(null),
   })
   .refine(
@@ -94,6 +78,24 @@ export const sessionBody = z
       error: 'Work in sittings goes through one kind or one rack: say which.',
     },
   );
+
+/** Something a sitting has dealt with: entered, or decided on and how. */
+export const dealtWith = z.object({
+  supplyId: id,
+  verdict: z.enum(VERDICTS).nullable(),
+  /** The unit it stood in when it was decided on. */
+  unitId: id.nullable().optional(),
+  /** Room it took when it was decided on. */
+  space: z.object({ alongMm: z.number(), litres: z.number(), slots: z.int() }).optional(),
+});
+export type DealtWith = z.infer<typeof dealtWith>;
+
+/** One row for each verdict, or for each list of things entered, so that one more writes one row and not the sitting. */
+export const doneBody = z.object({
+  sort: z.literal('done'),
+  sessionId: id,
+  entries: z.array(dealtWith).min(1, 'Say what was dealt with.').max(2000, 'At most 2,000 things at once.'),
+});
 
 /** Something storage still lacks, that a discarded thing might serve as. Sizes in µm; 0 where any will do. */
 export const needBody = z.object({
@@ -178,6 +180,7 @@ export const recordBody = z.discriminatedUnion('sort', [
   groupBody,
   rangeBody,
   sessionBody,
+  doneBody,
   preferencesBody,
   needBody,
   challengeBody,
@@ -190,6 +193,7 @@ export type ChallengeBody = z.infer<typeof challengeBody>;
 export type DrawersBody = z.infer<typeof drawersBody>;
 export type RangeBody = z.infer<typeof rangeBody>;
 export type SessionBody = z.infer<typeof sessionBody>;
+export type DoneBody = z.infer<typeof doneBody>;
 
 export const recordView = z.object({
   id: z.string(),
@@ -207,6 +211,8 @@ export function nameOfRecord(body: RecordBody): string {
       return 'Preferences';
     case 'need':
       return `${body.what} for ${body.where}`;
+    case 'done':
+      return 'What was dealt with';
     case 'challenge':
       return `Only ${body.unitName}`;
     default:

@@ -66,7 +66,9 @@ export const routes = {
       supplies: z.array(listed),
       gone: z.array(z.string()),
       wall: wallView,
-      records: z.array(recordView),
+      /** Records that are new or changed, and those that are there no more. */
+      changedRecords: z.array(recordView),
+      goneRecords: z.array(z.string()),
     }),
   ),
   addSupplies: route(paths.addSupplies, addMany, changed.extend({ ids: z.array(z.string()) })),

@@ -105,7 +105,7 @@ export function upgraded(old: OldDocument): StashDocument {
   });
   return {
     format: 'red-shelf',
-    formatVersion: 3,
+    formatVersion: 4,
     exportedAt: old.exportedAt,
     units: [
       ...rootUnits(old.roomName),

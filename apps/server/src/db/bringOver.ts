@@ -1,7 +1,7 @@
 import { oldLotId, type OldEntry, type PlaceSpot } from '@red-shelf/core';
 import { upgraded, upgradedUnit, type OldUnit } from '@red-shelf/contract';
 import { eq, inArray, isNull, sql } from 'drizzle-orm';
-import { contentOf } from './fingerprint';
+import { contentOf, saysStill } from './fingerprint';
 import { insertHistory } from './stashRepository';
 import { changes, events, settings, units } from './schema';
 import { allRecords } from './supplyRepository';
@@ -86,9 +86,10 @@ const entryOf = ({ seq: _, supply_id: supplyId, ...entry }: OldLedgerRow): OldEn
   supplyId,
 });
 
+type OldUnitBefore = Omit<OldUnit, 'facts'> & { facts?: OldUnit['facts'] };
 interface OldInverse {
   supplies: unknown[];
-  units: { id: string; before: OldUnit | null; after: string }[];
+  units: { id: string; before: OldUnitBefore | null; after: string; afterVersion?: number }[];
   records?: unknown[];
   places: { supplyId: string; before: OldPlace | null; after: OldPlace | null }[];
   ledger: { id: string }[];
@@ -105,7 +106,7 @@ async function convertInverses(
   racks: readonly OldUnit[],
   now: ReadonlyMap<string, Parameters<typeof contentOf>[0]>,
 ): Promise<void> {
-  const contentWas = new Map(racks.map((rack) => [rack.id, contentOf(rack)]));
+  const rackById = new Map(racks.map((rack) => [rack.id, rack]));
   const spot = (place: OldPlace | null): PlaceSpot | null =>
     place && { unitId: place.unitId, cell: place.slot, rank: 0 };
   const rows = await tx.select().from(changes).where(isNull(changes.undoneBy));
@@ -113,13 +114,15 @@ async function convertInverses(
     const old = inverse as OldInverse;
     const converted = {
       supplies: old.supplies,
-      units: old.units.map(({ id: unitId, before, after }) => {
+      units: old.units.map(({ id: unitId, before, ...was }) => {
         const present = now.get(unitId);
-        const same = contentWas.get(unitId) === after && present !== undefined;
+        const rack = rackById.get(unitId);
+        const same = rack !== undefined && present !== undefined && saysStill(rack, was);
         return {
           id: unitId,
-          before: before && upgradedUnit(before),
-          after: same ? contentOf(present) : after,
+          // The first programs knew no facts.
+          before: before && upgradedUnit({ ...before, facts: before.facts ?? {} }),
+          after: same ? contentOf(present) : was.after,
         };
       }),
       records: old.records ?? [],

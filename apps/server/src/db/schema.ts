@@ -215,4 +215,6 @@ export const records = sqliteTable('records', {
   createdAt: text('created_at').notNull(),
   updatedAt: text('updated_at').notNull(),
   removedAt: text('removed_at'),
+  /** Number of the change that last touched it. */
+  seq: integer().notNull().default(0),
 });

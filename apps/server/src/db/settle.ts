@@ -5,6 +5,7 @@ import { refold } from './eventRepository';
 import { commands, units } from './schema';
 import { allRecords } from './supplyRepository';
 import type { Tx } from './tx';
+import { unpackSittings } from './unpackSittings';
 import { putSetting, setting, unitRecords } from './unitRepository';
 
 const FOLDED_BY = 'foldVersion';
@@ -19,6 +20,7 @@ export async function settle(tx: Tx): Promise<void> {
   const there = await unitRecords(tx, [ROOM_ID, HAND_ID]);
   for (const unit of rootUnits('')) if (!there.has(unit.id)) await tx.insert(units).values(unit);
   await forgetOldAnswers(tx);
+  await unpackSittings(tx);
   if ((await setting(tx, FOLDED_BY)) === String(FOLD_VERSION)) return;
   await refold(tx, await allRecords(tx));
   await putSetting(tx, FOLDED_BY, String(FOLD_VERSION));

@@ -35,7 +35,7 @@ export async function readStash(db: Readable): Promise<Content> {
       shifts: [...event.shifts],
     })),
     records: (await db.select().from(records).orderBy(asc(records.id))).map(
-      ({ sort: _, ...record }) => record,
+      ({ sort: _sort, seq: _seq, ...record }) => record,
     ),
   };
 }

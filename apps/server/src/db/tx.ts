@@ -14,25 +14,31 @@ export interface Touched {
   /** The whole stash was replaced. */
   readonly all: boolean;
   readonly wall: boolean;
-  readonly records: boolean;
+  /** Ids of records beside the supplies that changed. */
+  readonly records: ReadonlySet<string>;
   /** Number of the change. */
   readonly seq: number;
 }
-export type Touching = { supplies: Set<string>; all: boolean; wall: boolean; records: boolean };
+export type Touching = { supplies: Set<string>; all: boolean; wall: boolean; records: Set<string> };
 const touchedBy = new WeakMap<Tx, Touching>();
 
 /** Notes what a transaction changed; repositories call it wherever they write. */
-export function touch(tx: Tx, supplyIds: readonly string[] | 'all', what?: 'wall' | 'records'): void {
+export function touch(
+  tx: Tx,
+  supplyIds: readonly string[] | 'all',
+  { wall = false, record }: { readonly wall?: boolean; readonly record?: string } = {},
+): void {
   const touched = touchedBy.get(tx) ?? {
     supplies: new Set<string>(),
     all: false,
     wall: false,
-    records: false,
+    records: new Set<string>(),
   };
   touchedBy.set(tx, touched);
   if (supplyIds === 'all') touched.all = true;
   else for (const id of supplyIds) touched.supplies.add(id);
-  if (what) touched[what] = true;
+  touched.wall ||= wall;
+  if (record !== undefined) touched.records.add(record);
 }
 
 /** What a transaction touched so far. */
@@ -44,17 +50,20 @@ export async function latestSeq(db: Readable): Promise<number> {
   return row?.seq ?? 0;
 }
 
-/** Where it is kept when the whole stash, the units or the records last changed. */
-export const LAST_CHANGED = { all: 'seq.all', wall: 'seq.wall', records: 'seq.records' } as const;
+/** Where it is kept when the whole stash or the units last changed. */
+export const LAST_CHANGED = { all: 'seq.all', wall: 'seq.wall' } as const;
 
 /** Writes the number of the change on everything it touched, so that a client can ask for what came after it. */
-export async function stamp(tx: Tx, { supplies, ...what }: Touching): Promise<number> {
+export async function stamp(tx: Tx, { supplies, records, ...what }: Touching): Promise<number> {
   const seq = await latestSeq(tx);
-  if (what.all) await tx.update(schema.supplies).set({ seq });
-  else
-    for (const some of chunks([...supplies]))
-      await tx.update(schema.supplies).set({ seq }).where(inArray(schema.supplies.id, some));
-  for (const key of ['all', 'wall', 'records'] as const) {
+  for (const [table, ids] of [
+    [schema.supplies, supplies],
+    [schema.records, records],
+  ] as const)
+    if (what.all) await tx.update(table).set({ seq });
+    else
+      for (const some of chunks([...ids])) await tx.update(table).set({ seq }).where(inArray(table.id, some));
+  for (const key of ['all', 'wall'] as const) {
     if (!what[key] && !what.all) continue;
     const row = { key: LAST_CHANGED[key], value: String(seq) };
     await tx

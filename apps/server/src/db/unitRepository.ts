@@ -22,7 +22,7 @@ export async function unitRecords(db: Readable, ids: readonly string[]): Promise
 
 /** Writes a whole unit, new or over the one with its id. */
 export async function putUnit(tx: Tx, record: UnitRecord): Promise<void> {
-  touch(tx, [], 'wall');
+  touch(tx, [], { wall: true });
   const { id: _, ...set } = record;
   await tx.insert(units).values(record).onConflictDoUpdate({ target: units.id, set });
 }

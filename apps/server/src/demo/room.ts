@@ -67,7 +67,7 @@ export function demoRoom(now: number): StashDocument {
   const all = everything.map(({ supply }) => supply);
   return {
     format: 'red-shelf',
-    formatVersion: 3,
+    formatVersion: 4,
     exportedAt: new Date(now).toISOString(),
     units: [...rootUnits('Boathouse wall'), ...racks, ...beside(racks.length)],
     supplies: all,

@@ -31,6 +31,8 @@ interface Was<T> {
   readonly before: T | null;
   /** What it must still say for the undo to be safe (`contentOf`). */
   readonly after: string;
+  /** What the very first program wrote instead. */
+  readonly afterVersion?: number;
 }
 
 /**

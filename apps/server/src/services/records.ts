@@ -4,9 +4,9 @@ import {
   PREFERENCES_ID,
   recordBody,
   type ChangeView,
+  type DealtWith,
   type RecordBody,
   type RecordView,
-  type SessionBody,
 } from '@red-shelf/contract';
 import { recordRow, standingRecords, type RecordRow } from '../db/recordRepository';
 import { supplyRecords } from '../db/supplyRepository';
@@ -18,7 +18,7 @@ import { madeId, type Ports } from './ports';
 import { Recorder } from './recorder';
 
 /** As it is shown; what an earlier version of the app kept gets the fields that came since. */
-const toView = ({ id, version, createdAt, updatedAt, body }: RecordRow): RecordView => ({
+export const recordToView = ({ id, version, createdAt, updatedAt, body }: RecordRow): RecordView => ({
   id,
   version,
   createdAt,
@@ -34,7 +34,7 @@ export function newRow(ports: Ports, body: RecordBody): RecordRow {
 }
 
 export const listRecords = async ({ store }: Context): Promise<RecordView[]> =>
-  (await standingRecords(store.read)).map(toView);
+  (await standingRecords(store.read)).map(recordToView);
 
 /** The units a record speaks of. */
 function unitsOf(body: RecordBody): string[] {
@@ -62,9 +62,10 @@ async function refuseUnknown(tx: Tx, body: RecordBody): Promise<void> {
   const ids =
     body.sort === 'group'
       ? [...body.members.map(({ supplyId }) => supplyId), ...body.matches]
-      : body.sort === 'session'
-        ? body.done.map(({ supplyId }) => supplyId)
+      : body.sort === 'done'
+        ? body.entries.map(({ supplyId }) => supplyId)
         : [];
+  if (body.sort === 'done') await mustFindSession(tx, body.sessionId);
   for (const unitId of unitsOf(body)) if (!(await unitRecord(tx, unitId))) throw notFound('unit');
   const found = await supplyRecords(tx, [...new Set(ids)]);
   if (ids.some((id) => !found.has(id))) throw notFound('supply');
@@ -78,11 +79,11 @@ export async function addRecord({ store, ports }: Context, body: RecordBody): Ch
     const row = newRow(ports, body);
     const before = (await recordRow(tx, row.id)) ?? null;
     // Written first in two windows at once: the second one looks before it overwrites.
-    if (before?.removedAt === null) refuseStale(0, toView(before), body);
+    if (before?.removedAt === null) refuseStale(0, recordToView(before), body);
     const after = before ? { ...row, version: before.version + 1, createdAt: before.createdAt } : row;
     const recorder = new Recorder(tx, ports);
     await recorder.putRecord(before, after);
-    return { record: toView(after), change: await recorder.finish('record', nameOfRecord(body), 1) };
+    return { record: recordToView(after), change: await recorder.finish('record', nameOfRecord(body), 1) };
   });
 }
 
@@ -99,14 +100,14 @@ export async function editRecord(
 ): Changed {
   return store.write(async (tx) => {
     const before = await mustFindRecord(tx, id);
-    refuseStale(version, toView(before), body);
+    refuseStale(version, recordToView(before), body);
     if (before.sort !== body.sort)
       throw new Refusal(422, 'invalid', 'A record cannot become one of another sort.');
     await refuseUnknown(tx, body);
     const after = { ...before, body, version: version + 1, updatedAt: ports.now() };
     const recorder = new Recorder(tx, ports);
     await recorder.putRecord(before, after);
-    return { record: toView(after), change: await recorder.finish('record', nameOfRecord(body), 1) };
+    return { record: recordToView(after), change: await recorder.finish('record', nameOfRecord(body), 1) };
   });
 }
 
@@ -117,7 +118,7 @@ export async function removeRecord(
 ): Promise<ChangeView> {
   return store.write(async (tx) => {
     const before = await mustFindRecord(tx, id);
-    refuseStale(version, toView(before));
+    refuseStale(version, recordToView(before));
     const at = ports.now();
     const recorder = new Recorder(tx, ports);
     await recorder.putRecord(before, { ...before, removedAt: at, updatedAt: at, version: version + 1 });
@@ -125,21 +126,19 @@ export async function removeRecord(
   });
 }
 
-/** Notes a verdict in the session it was given in. */
+async function mustFindSession(tx: Tx, id: string): Promise<void> {
+  const found = await recordRow(tx, id);
+  if (found?.removedAt !== null || found.body.sort !== 'session') throw notFound('session');
+}
+
+/** Notes a verdict in the session it was given in: one row, however many were given before. */
 export async function noteInSession(
   tx: Tx,
   recorder: Recorder,
   ports: Ports,
   sessionId: string,
-  decided: SessionBody['done'][number],
+  decided: DealtWith,
 ): Promise<void> {
-  const before = await mustFindRecord(tx, sessionId);
-  if (before.body.sort !== 'session') throw notFound('session');
-  const done = [...before.body.done.filter(({ supplyId }) => supplyId !== decided.supplyId), decided];
-  await recorder.putRecord(before, {
-    ...before,
-    body: { ...before.body, done },
-    version: before.version + 1,
-    updatedAt: ports.now(),
-  });
+  await mustFindSession(tx, sessionId);
+  await recorder.putRecord(null, newRow(ports, { sort: 'done', sessionId, entries: [decided] }));
 }

@@ -48,7 +48,8 @@ export class StashList {
   private sorted: { readonly order: string; readonly list: ListText } | null = null;
   private stale: { supplies: Set<string>; all: boolean } = { supplies: new Set(), all: true };
   private answer: ListAnswer | null = null;
-  private short: Promise<unknown> | null = null;
+  private wall: Promise<unknown> | null = null;
+  private records: Promise<unknown> | null = null;
   private log: ChangeLog | null = null;
   /** Number of the latest change, and of the latest one whose supplies were read. */
   private seq = 0;
@@ -67,10 +68,13 @@ export class StashList {
     this.log?.add(seq, supplies);
     if (all) this.replacedAt = seq;
     this.stale.all ||= all;
-    if (all || wall || records) this.short = null;
+    if (all || wall) this.wall = null;
+    if (all || records.size > 0) this.records = null;
     // The list stands in the order of the preferences.
-    if (records) this.sorted = null;
-    if (records) this.outdated();
+    if (records.has(PREFERENCES_ID)) {
+      this.sorted = null;
+      this.outdated();
+    }
     for (const id of supplies) this.stale.supplies.add(id);
   }
 
@@ -79,13 +83,14 @@ export class StashList {
     this.revision++;
   }
 
-  /** Walls and records as they stand; read again only after one of them changed. */
-  beside<T>(read: () => Promise<T>): Promise<T> {
-    if (this.short) return this.short as Promise<T>;
+  /** The wall, or the records, as they stand; read again only after a change of them. */
+  beside<T>(what: 'wall' | 'records', read: () => Promise<T>): Promise<T> {
+    const known = this[what];
+    if (known) return known as Promise<T>;
     const reading = read();
-    this.short = reading;
+    this[what] = reading;
     // A reading that failed must not be remembered.
-    reading.catch(() => (this.short = null));
+    reading.catch(() => (this[what] = null));
     return reading;
   }
 

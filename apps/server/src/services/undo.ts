@@ -2,7 +2,7 @@ import { ROOM_ID, sameSpot, unitLettered, type PlaceSpot } from '@red-shelf/core
 import { nameOfRecord, type ChangeView, type KeptView } from '@red-shelf/contract';
 import { and, eq, gt, isNull } from 'drizzle-orm';
 import { eventsOfChange, type EventRecord } from '../db/eventRepository';
-import { contentOf } from '../db/fingerprint';
+import { saysStill } from '../db/fingerprint';
 import { lotsByIds, lotsOf } from '../db/holdingRepository';
 import { recordRow } from '../db/recordRepository';
 import { changes } from '../db/schema';
@@ -119,10 +119,10 @@ async function standingSince(tx: Tx, seq: number): Promise<number> {
 }
 
 async function undoRecords(undoing: Undoing, { records }: Inverse): Promise<void> {
-  for (const { id, before, after } of records) {
+  for (const { id, before, ...was } of records) {
     const now = await recordRow(undoing.tx, id);
     const name = now ? nameOfRecord(now.body) : '';
-    if (!now || contentOf(now) !== after) {
+    if (!now || !saysStill(now, was)) {
       undoing.keep('record', name, now ? 'changed_since' : 'gone');
       continue;
     }
@@ -134,9 +134,9 @@ async function undoRecords(undoing: Undoing, { records }: Inverse): Promise<void
 
 async function undoUnits(undoing: Undoing, { units }: Inverse): Promise<void> {
   const { tx, recorder, at } = undoing;
-  for (const { id, before, after } of units) {
+  for (const { id, before, ...was } of units) {
     const now = await unitRecord(tx, id);
-    if (!now || contentOf(now) !== after) {
+    if (!now || !saysStill(now, was)) {
       undoing.keep('unit', now?.name ?? '', now ? 'changed_since' : 'gone');
       continue;
     }
@@ -163,9 +163,9 @@ async function undoSupplies(undoing: Undoing, { supplies }: Inverse): Promise<vo
   );
   const added = [];
   const written = [];
-  for (const { id, before, after } of supplies) {
+  for (const { id, before, ...was } of supplies) {
     const now = current.get(id);
-    if (!now || contentOf(now) !== after) {
+    if (!now || !saysStill(now, was)) {
       undoing.keep('supply', now?.name ?? '', now ? 'changed_since' : 'gone');
       continue;
     }
@@ -174,7 +174,8 @@ async function undoSupplies(undoing: Undoing, { supplies }: Inverse): Promise<vo
       added.push(now);
       continue;
     }
-    const then = { ...before, version: now.version + 1, updatedAt: at };
+    // What came with a later program is not in what an earlier one remembered.
+    const then = { ...now, ...before, version: now.version + 1, updatedAt: at };
     await recorder.writeSupply(now, then);
     written.push(then);
   }

@@ -1,4 +1,6 @@
-import type { RecordView, SupplyView } from '@red-shelf/contract';
+import { dealtWithIn, type RecordView, type SupplyView } from '@red-shelf/contract';
+import { eq } from 'drizzle-orm';
+import { changes } from '../db/schema';
 import { listedIn, INK, makeWorld, type World } from './world';
 
 let world: World;
@@ -147,15 +149,43 @@ test('a verdict writes the supply, its stock and its session in one change', asy
     .send({ version: 1, verdict: 'let go', sessionId })
     .expect(200);
   expect(decided.body.supply).toMatchObject({ facts: { status: 'gone' }, stock: { items: 0, state: 'out' } });
-  const after = (await world.http.get('/api/records')).body.records[0] as RecordView;
-  expect(after.body).toMatchObject({ done: [{ supplyId: supply.id, verdict: 'let go' }] });
+  const dealtWith = async () => dealtWithIn((await world.http.get('/api/records')).body.records, sessionId);
+  expect(await dealtWith()).toMatchObject([{ supplyId: supply.id, verdict: 'let go' }]);
   await undo(decided.body.change).expect(200);
   expect((await list())[0]).toMatchObject({ facts: {}, stock: { items: 1, left: 60 } });
-  expect((await world.http.get('/api/records')).body.records[0].body.done).toEqual([]);
+  expect(await dealtWith()).toEqual([]);
   const kept = await world.http
     .post(`/api/supplies/${supply.id}/verdict`)
     .send({ version: 3, verdict: 'pass on' });
   expect(kept.body.supply.facts).toEqual({ status: 'leaving', grade: 'give away' });
+});
+
+test('the hundredth verdict of a sitting writes and tells no more than the first', async () => {
+  const session = { sort: 'session', what: 'sort out', name: 'Inks', kind: 'ink', form: null };
+  const { body } = await world.http.post('/api/records').send({ body: session }).expect(200);
+  const sessionId = (body as { record: RecordView }).record.id;
+  const supplies = await Promise.all(Array.from({ length: 100 }, () => world.add()));
+  const sizes: { written: number; told: number }[] = [];
+  for (const { id } of supplies) {
+    const { seq } = (await world.http.get('/api/since/0')).body as { seq: number };
+    const decided = await world.http
+      .post(`/api/supplies/${id}/verdict`)
+      .send({ version: 1, verdict: 'keep', sessionId })
+      .expect(200);
+    const [row] = await world.store.read
+      .select({ inverse: changes.inverse })
+      .from(changes)
+      .where(eq(changes.id, decided.body.change.id));
+    const news = (await world.http.get(`/api/since/${seq}`)).body as { changedRecords: RecordView[] };
+    sizes.push({
+      written: JSON.stringify(row?.inverse).length,
+      told: JSON.stringify(news.changedRecords).length,
+    });
+  }
+  const [first, last] = [sizes[0]!, sizes.at(-1)!];
+  expect(last.written).toBeLessThan(first.written + 50);
+  expect(last.told).toBeLessThan(first.told + 50);
+  expect(dealtWithIn((await world.http.get('/api/records')).body.records, sessionId)).toHaveLength(100);
 });
 
 test('packs, sheets, bases and scraps: opened and cut, refused when there are too few', async () => {
@@ -212,7 +242,7 @@ test('the document carries facts, parts and records there and back', async () =>
   };
   await world.http.post('/api/records').send({ body: preferences }).expect(200);
   const document = (await world.http.get('/api/export.json')).body;
-  expect(document.formatVersion).toBe(3);
+  expect(document.formatVersion).toBe(4);
   await world.http.post('/api/restore').send(document).expect(200);
   const again = (await world.http.get('/api/export.json')).body;
   expect({ ...again, exportedAt: '' }).toEqual({ ...document, exportedAt: '' });

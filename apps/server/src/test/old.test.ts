@@ -1,9 +1,11 @@
+import { createHash } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import type { UnitView } from '@red-shelf/contract';
+import { dealtWithIn, type RecordView, type UnitView } from '@red-shelf/contract';
 import { createClient } from '@libsql/client';
+import { contentOf } from '../db/fingerprint';
 import { listedIn, makeWorld, MIGRATIONS, type World } from './world';
 
 const OLD = resolve(__dirname, 'old');
@@ -16,7 +18,7 @@ interface Journal {
 
 /** A file just as a program of that time left it: its migrations, and what was kept in it. */
 async function oldFile(shape: number): Promise<string> {
-  const file = join(folder, `stash-${shape}.db`);
+  const file = join(mkdtempSync(join(folder, `${shape}-`)), 'stash.db');
   const db = createClient({ url: pathToFileURL(file).href });
   const journal = JSON.parse(readFileSync(join(MIGRATIONS, 'meta/_journal.json'), 'utf8')) as Journal;
   await db.execute(
@@ -86,6 +88,107 @@ test.each([0, 1, 2])(
     again.close();
   },
 );
+
+/** How the first programs named what a record says. */
+const firstName = (content: object): string =>
+  createHash('sha1')
+    .update(JSON.stringify(Object.entries(content).sort()))
+    .digest('base64url');
+
+test.each([
+  ['by name', (content: object) => ({ after: firstName(content) })],
+  ['by version', () => ({ afterVersion: 1 })],
+])('what a first program edited, told %s, can be undone today', async (_, told) => {
+  const file = await oldFile(0);
+  const card = {
+    id: 's-card',
+    kind: 'cardstock',
+    form: 'sheet-12',
+    name: 'Quiet White',
+    maker: '',
+    range: '',
+    code: '',
+    hex: '#f6f4ee',
+    finish: 'matte',
+    familyOverride: null,
+    familyReason: '',
+    note: '',
+    createdAt: '2026-01-01T00:00:00.000Z',
+    removedAt: null,
+  };
+  const rack = {
+    ...{ id: 'u-rack', position: 0, letter: 'A', name: 'Pad rack', template: 'pad-rack' },
+    ...{ rows: 2, columns: 3, slotWidthUm: 102_000, slotHeightUm: 22_000, slotDepthUm: 70_000 },
+    removedAt: null,
+  };
+  const was = { version: 0, updatedAt: card.createdAt };
+  const inverse = {
+    supplies: [{ id: 's-card', before: { ...card, ...was, name: 'Loud White' }, ...told(card) }],
+    units: [{ id: 'u-rack', before: { ...rack, version: 0, name: 'Old rack' }, ...told(rack) }],
+    places: [],
+    ledger: [],
+  };
+  const db = createClient({ url: pathToFileURL(file).href });
+  await db.execute({
+    sql: `INSERT INTO changes (id, at, kind, name, count, inverse) VALUES ('c0', ?, 'edit', 'Quiet White', 1, ?)`,
+    args: [card.createdAt, JSON.stringify(inverse)],
+  });
+  db.close();
+  const world = await makeWorld(file);
+  const { body } = await world.http.post('/api/changes/c0/undo').send({}).expect(200);
+  expect(body).toMatchObject({ kept: [] });
+  const { byId, units } = await shelf(world);
+  expect(byId.get('s-card')).toMatchObject({ name: 'Loud White', stock: { left: 20 } });
+  expect(units[0]).toMatchObject({ name: 'Old rack', model: { wallUm: 4000 } });
+  world.close();
+});
+
+test('what a sitting held inside becomes rows, and the last verdict of then can be undone', async () => {
+  const file = await oldFile(2);
+  (await makeWorld(file)).close();
+  const at = '2026-03-01T00:00:00.000Z';
+  const sitting = {
+    ...{ sort: 'session', what: 'sort out', name: 'All', kind: null, form: null, unitId: 'u-rack' },
+    ...{ shared: {}, waiting: [], finishedOn: null },
+  };
+  const [first, second] = [
+    { supplyId: 's-card', verdict: 'keep', unitId: null },
+    { supplyId: 's-pad', verdict: 'pass on', unitId: 'u-rack' },
+  ];
+  const row = (version: number, done: readonly object[]) => ({
+    ...{ id: 'r2', version, sort: 'session', body: { ...sitting, done } },
+    ...{ createdAt: at, updatedAt: at, removedAt: null },
+  });
+  const inverse = {
+    ...{ supplies: [], units: [], lots: [] },
+    records: [{ id: 'r2', before: row(2, [first]), after: contentOf(row(3, [first, second])) }],
+  };
+  const db = createClient({ url: pathToFileURL(file).href });
+  await db.execute({
+    sql: `INSERT INTO records (id, version, sort, body, created_at, updated_at) VALUES ('r2', 3, 'session', ?, ?, ?)`,
+    args: [JSON.stringify({ ...sitting, done: [first, second] }), at, at],
+  });
+  await db.execute({
+    sql: `INSERT INTO changes (id, at, kind, name, count, inverse, seq) VALUES ('c9', ?, 'verdict', 'Fern Gate', 1, ?, 9)`,
+    args: [at, JSON.stringify(inverse)],
+  });
+  db.close();
+  const world = await makeWorld(file);
+  const rows = async () =>
+    dealtWithIn(((await world.http.get('/api/records')).body as { records: RecordView[] }).records, 'r2');
+  expect(await rows()).toEqual([
+    { supplyId: 's-card', verdict: 'keep', unitId: null },
+    { supplyId: 's-pad', verdict: 'pass on', unitId: 'u-rack' },
+  ]);
+  const { body } = await world.http.post('/api/changes/c9/undo').send({}).expect(200);
+  expect(body).toMatchObject({ kept: [] });
+  expect((await rows()).map(({ supplyId }) => supplyId)).toEqual(['s-card']);
+  // And it goes out and comes back as it is.
+  const written = (await world.http.get('/api/export.json').expect(200)).body as object;
+  await world.http.post('/api/restore').send(written).expect(200);
+  expect((await rows()).map(({ supplyId }) => supplyId)).toEqual(['s-card']);
+  world.close();
+});
 
 test.each([1, 2])('a document of version %d is brought in as it stood', async (version) => {
   const world = await makeWorld();

@@ -1,4 +1,10 @@
-import type { ArrangePreview, RecordView, UnitView, WallView } from '@red-shelf/contract';
+import {
+  dealtWithIn,
+  type ArrangePreview,
+  type RecordView,
+  type UnitView,
+  type WallView,
+} from '@red-shelf/contract';
 import { records } from '../db/schema';
 import { evenGrid } from '@red-shelf/core';
 import { mainOf, makeWorld, type World } from './world';
@@ -168,9 +174,9 @@ test('a rack is sorted out: what left it still counts there, and a sitting says 
   const verdict = { version: supply.version, verdict: 'let go', sessionId: id };
   await world.http.post(`/api/supplies/${supply.id}/verdict`).send(verdict).expect(200);
   const { body: listed } = await world.http.get('/api/records').expect(200);
-  expect((listed as { records: RecordView[] }).records[0]?.body).toMatchObject({
-    done: [{ supplyId: supply.id, verdict: 'let go', unitId: unit.id }],
-  });
+  expect(dealtWithIn((listed as { records: RecordView[] }).records, id)).toMatchObject([
+    { supplyId: supply.id, verdict: 'let go', unitId: unit.id },
+  ]);
   const refused = await keep(session).expect(422);
   expect(JSON.stringify(refused.body)).toContain('goes through one kind or one rack');
   await keep({ ...session, what: 'pile', unitId: unit.id }).expect(422);
@@ -187,7 +193,7 @@ test('a record an earlier version kept is shown with the fields that came since'
       .then(() => undefined),
   );
   const { body: listed } = await world.http.get('/api/records').expect(200);
-  expect((listed as { records: RecordView[] }).records[0]?.body).toMatchObject({ unitId: null, done: [] });
+  expect((listed as { records: RecordView[] }).records[0]?.body).toMatchObject({ unitId: null, shared: {} });
 });
 
 test('a drawer that is a rack takes its own things and no others, and they go nowhere else', async () => {

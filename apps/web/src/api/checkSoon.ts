@@ -33,7 +33,7 @@ export function checkSoon(
     const part = parts.shift() ?? [];
     const read = routes[route].answer.safeParse({ ...beside, supplies: part });
     if (!read.success) return tell(words.notUnderstood);
-    beside = { ...rest, ...('records' in rest ? { records: [] } : {}) };
+    beside = { ...rest, ...('changedRecords' in rest ? { changedRecords: [] } : {}) };
     if (parts.length > 0) idle(next);
     return undefined;
   };

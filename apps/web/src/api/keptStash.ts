@@ -17,7 +17,7 @@ export interface KeptStash {
 }
 
 /** Another shape of what is kept: an older one is not read, and the list is asked for anew. */
-const SHAPE = 1;
+const SHAPE = 2;
 /** With more news than this the whole is written again. */
 const MOST_NEWS = 2000;
 

@@ -147,7 +147,7 @@ export async function fetchBeside<T>(
   return fetch();
 }
 
-/** The whole list once; after that only what changed since, with the walls and records of then. */
+/** The whole list once; after that only what changed since, records too, with the walls of then. */
 export async function fetchSupplies(client: QueryClient): Promise<List> {
   const start = starts.get(client);
   await start?.restored;
@@ -185,7 +185,8 @@ async function fetchNews(client: QueryClient, known: List, seq: number): Promise
   const list = client.getQueryData<List>(keys.supplies) ?? known;
   if (undisturbed && !undisturbed()) return list;
   client.setQueryData(keys.wall, news.wall);
-  client.setQueryData(keys.records, news.records);
+  if (news.all) client.setQueryData(keys.records, news.changedRecords);
+  else mendRecords(client, news.changedRecords, news.goneRecords);
   checkSoon('since', news);
   keepSoon(client);
   const order = orderOf(list);

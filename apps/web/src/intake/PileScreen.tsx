@@ -1,5 +1,11 @@
 import { formOf, KIND_DEFINITIONS } from '@red-shelf/core';
-import type { NewSupplyInput, SessionBody } from '@red-shelf/contract';
+import {
+  dealtWithIn,
+  type DealtWith,
+  type DoneBody,
+  type NewSupplyInput,
+  type SessionBody,
+} from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
@@ -38,14 +44,19 @@ export function PileScreen() {
   const sessions = (data ?? []).filter(isPile);
   if (!data) return <Waiting error={error} />;
   const current = sessions.find((session) => session.id === id);
-  if (current) return <Pile key={current.id} session={current} />;
-  return <StartPile open={sessions.filter(({ body }) => body.finishedOn === null)} />;
+  if (current) return <Pile key={current.id} session={current} done={dealtWithIn(data, current.id)} />;
+  const open = sessions.filter(({ body }) => body.finishedOn === null);
+  return <StartPile open={open.map((session) => ({ session, n: dealtWithIn(data, session.id).length }))} />;
 }
 
 const NEW_PILE = 'pile.new';
 
 /** What every thing of the pile shares. */
-function StartPile({ open }: { readonly open: readonly PileSession[] }) {
+function StartPile({
+  open,
+}: {
+  readonly open: readonly { readonly session: PileSession; readonly n: number }[];
+}) {
   const { form } = useSupplyForm(remembered(NEW_PILE, FIRST));
   const given = useWatch({ control: form.control }) as SupplyForm;
   const { kind, form: formId } = given;
@@ -71,8 +82,6 @@ function StartPile({ open }: { readonly open: readonly PileSession[] }) {
           range,
           finish,
         },
-        done: [],
-        waiting: [],
         finishedOn: null,
       },
       {
@@ -90,11 +99,11 @@ function StartPile({ open }: { readonly open: readonly PileSession[] }) {
           <Txt look="strong" level={2}>
             Take up again
           </Txt>
-          {open.map((session) => (
+          {open.map(({ session, n }) => (
             <RowLink
               key={session.id}
               title={session.body.name}
-              detail={`${session.body.done.length} entered`}
+              detail={`${n} entered`}
               onPress={() => router.setParams({ session: session.id })}
             />
           ))}
@@ -111,28 +120,31 @@ function StartPile({ open }: { readonly open: readonly PileSession[] }) {
   );
 }
 
-function Pile({ session }: { readonly session: PileSession }) {
+function Pile({
+  session,
+  done,
+}: {
+  readonly session: PileSession;
+  /** What was entered so far. */
+  readonly done: readonly DealtWith[];
+}) {
   const { body } = session;
   const { stash } = useStash();
   const [pasting, setPasting] = useState(false);
-  const entered = [...body.done].reverse().flatMap(({ supplyId }) => stash?.byId.get(supplyId) ?? []);
+  const entered = [...done].reverse().flatMap(({ supplyId }) => stash?.byId.get(supplyId) ?? []);
   const keep = useChange((next: SessionBody) =>
     order(routes.editRecord, { id: session.id, body: { version: session.version, body: next } }),
   );
   // The thing added was said already; that the pile remembers it needs no words.
-  const remembering = useChange(
-    (next: SessionBody) =>
-      order(routes.editRecord, { id: session.id, body: { version: session.version, body: next } }),
-    { silent: true },
-  );
+  const remembering = useChange((entered: DoneBody) => order(routes.addRecord, { body: { body: entered } }), {
+    silent: true,
+  });
   const note = async (ids: readonly string[]): Promise<void> => {
-    await remembering.mutateAsync({
-      ...body,
-      done: [...body.done, ...ids.map((supplyId) => ({ supplyId, verdict: null }))],
-    });
+    const entries = ids.map((supplyId) => ({ supplyId, verdict: null }));
+    await remembering.mutateAsync({ sort: 'done', sessionId: session.id, entries });
   };
   return (
-    <Page title={body.name} aside={`${body.done.length} entered`}>
+    <Page title={body.name} aside={`${done.length} entered`}>
       <Columns
         first={
           pasting ? (

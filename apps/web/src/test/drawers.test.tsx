@@ -212,12 +212,10 @@ test('sorting out one rack of a kind says when only other racks are left', async
     form: null,
     unitId: null,
     shared: {},
-    done: [{ supplyId: 'c1', verdict: 'keep' }],
-    waiting: [],
     finishedOn: null,
   }) as Session;
   (useLocalSearchParams as jest.Mock).mockReturnValue({ zone: 'e' });
-  show(<Pile session={session} supplies={things} />);
+  show(<Pile session={session} done={[{ supplyId: 'c1', verdict: 'keep' }]} supplies={things} />);
   expect(await screen.findByText(/Every thing here is decided. 1 thing of this pile is left/)).toBeTruthy();
   expect(await screen.findByRole('radio', { name: 'E Sticker album: 1 of 1' })).toBeTruthy();
   expect(screen.getByRole('radio', { name: 'without a place: 0 of 1' })).toBeTruthy();

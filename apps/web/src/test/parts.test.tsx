@@ -143,8 +143,6 @@ test('a thing of a pile carries what the pile shares, and the pile remembers it'
     kind: 'ribbon',
     form: 'spool',
     shared: { maker: 'Brindlebobbin', a_material: 'satin' },
-    done: [],
-    waiting: [],
     finishedOn: null,
   };
   const record = { id: 'r1', version: 5, createdAt: '2026-01-01', updatedAt: '2026-01-01', body };
@@ -168,7 +166,6 @@ test('a thing of a pile carries what the pile shares, and the pile remembers it'
     count: { items: 1, left: 9_000_000 },
   });
   expect(sent[1]?.body).toMatchObject({
-    version: 5,
-    body: { done: [{ supplyId: sent[0]?.command, verdict: null }] },
+    body: { sort: 'done', sessionId: 'r1', entries: [{ supplyId: sent[0]?.command, verdict: null }] },
   });
 });

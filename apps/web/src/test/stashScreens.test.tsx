@@ -131,13 +131,17 @@ const sorting = record('r1', {
   form: null,
   unitId: null,
   shared: {},
-  done: [{ supplyId: 's2', verdict: 'let go', space: { alongMm: 98, litres: 0.13, slots: 1 } }],
-  waiting: [],
   finishedOn: null,
 });
 
+const decided = record('r2', {
+  sort: 'done',
+  sessionId: 'r1',
+  entries: [{ supplyId: 's2', verdict: 'let go', space: { alongMm: 98, litres: 0.13, slots: 1 } }],
+});
+
 test('a pile is begun from the list of kinds, or taken up again', async () => {
-  const sent = server([sorting], {
+  const sent = server([sorting, decided], {
     'POST /api/records': { record: record('r2', {}), change: change({ kind: 'record' }) },
   });
   show(<SortOutScreen />);
@@ -154,7 +158,7 @@ test('a pile is begun from the list of kinds, or taken up again', async () => {
 
 test('a verdict is sent with the version that was seen, and what is freed adds up', async () => {
   at({ session: 'r1' });
-  const sent = server([sorting], {
+  const sent = server([sorting, decided], {
     'POST /api/supplies/s1/verdict': { supply: STASH[0]!, change: change({ kind: 'verdict' }) },
   });
   show(<SortOutScreen />);

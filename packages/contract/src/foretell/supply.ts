@@ -117,19 +117,27 @@ export function foretellVerdict(
   const facts = sparse(factsAfter(supply.facts, verdict));
   const written = { ...writtenOf(supply), facts, version: version + 1, updatedAt: naming.at };
   const next = afterChange(naming, supply, viewOf(written, supply.stock, lotsOfView(supply)));
-  const records = session ? noted(session, supply, verdict, naming.at) : [];
+  const records = session ? noted(naming, session, supply, verdict) : [];
   return foretold(naming, 'verdict', supply.name, { supplies: [next], records });
 }
 
+/** The row a verdict leaves in its sitting. */
 function noted(
+  naming: Naming,
   session: RecordView,
   supply: SupplyView,
   verdict: z.output<typeof verdictBody>['verdict'],
-  at: string,
 ): RecordView[] {
   if (session.body.sort !== 'session') return [];
   const unitId = mainLot(supply.holdings)?.spot?.unitId ?? null;
-  const decided = { supplyId: supply.id, verdict, unitId, space: spaceOf(supply) };
-  const done = [...session.body.done.filter(({ supplyId }) => supplyId !== supply.id), decided];
-  return [{ ...session, version: session.version + 1, updatedAt: at, body: { ...session.body, done } }];
+  const entry = { supplyId: supply.id, verdict, unitId, space: spaceOf(supply) };
+  return [
+    {
+      id: naming.nextId(),
+      version: 1,
+      createdAt: naming.at,
+      updatedAt: naming.at,
+      body: { sort: 'done', sessionId: session.id, entries: [entry] },
+    },
+  ];
 }

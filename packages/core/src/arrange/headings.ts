@@ -4,7 +4,7 @@ import type { Lab } from '../colour/lab';
 import { purposesOf } from '../find/purposes';
 import { fold } from '../text/fold';
 import { bodyOf } from '../stash/body';
-import { seasonOf, SEASONS } from '../stash/seasons';
+import { seasonOf } from '../stash/seasons';
 import type { Kind } from '../kinds/definition';
 import { formsOfKind } from '../kinds/registry';
 import { DEFAULT_SCHEME, stretchOf, type Scheme } from './scheme';
@@ -119,4 +119,4 @@ export function headingOf(
 }
 
 /** The section a thing lives in: the first of its purposes. */
-export const purposeOf = ({ facts }: Sortable): string => fold(purposesOf(facts)[0] ?? '');
+const purposeOf = ({ facts }: Sortable): string => fold(purposesOf(facts)[0] ?? '');

@@ -5,15 +5,7 @@ import { SEASONS } from '../stash/seasons';
 import { fold } from '../text/fold';
 import { BEHIND, makeStandIn } from './behind';
 import { makerCounts } from './counts';
-import {
-  BANDS,
-  DEFAULT_RECIPE,
-  headingOf,
-  purposeOf,
-  type Recipe,
-  type Sortable,
-  type SortKey,
-} from './headings';
+import { BANDS, DEFAULT_RECIPE, headingOf, type Recipe, type Sortable, type SortKey } from './headings';
 import { familyRanks, type Scheme } from './scheme';
 
 /** Headings that come in an order of their own. */

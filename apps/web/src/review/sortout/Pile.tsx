@@ -1,5 +1,5 @@
 import { sortOutOrder, spaceFreed, VERDICTS, type Doubt, type Verdict } from '@red-shelf/core';
-import type { SupplyView } from '@red-shelf/contract';
+import type { DealtWith, SupplyView } from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -40,16 +40,19 @@ const SAY: Readonly<Record<Verdict, string>> = {
 /** One pile being sorted out: the next thing, four verdicts, and what they free so far. */
 export function Pile({
   session,
+  done,
   supplies,
 }: {
   readonly session: Session;
+  /** What was decided so far. */
+  readonly done: readonly DealtWith[];
   readonly supplies: readonly SupplyView[];
 }) {
   const { stash } = useStash();
   const where = useWhere(stash);
   const { zone } = useLocalSearchParams<{ zone?: string }>();
   const [skipped, setSkipped] = useState<ReadonlySet<string>>(new Set());
-  const decided = useMemo(() => new Set(session.body.done.map(({ supplyId }) => supplyId)), [session]);
+  const decided = useMemo(() => new Set(done.map(({ supplyId }) => supplyId)), [done]);
   const [opened] = useState(() => Date.now());
   const queue = useMemo(() => sortOutOrder(supplies, opened), [supplies, opened]);
   const units = stash?.wall.units ?? [];
@@ -78,14 +81,12 @@ export function Pile({
   };
   useKeys(Object.fromEntries(VERDICTS.map((verdict, i) => [String(i + 1), () => say(verdict)])));
   const freed = spaceFreed(
-    session.body.done.flatMap(({ verdict, space: took }) =>
-      verdict && took ? [{ verdict, space: took }] : [],
-    ),
+    done.flatMap(({ verdict, space: took }) => (verdict && took ? [{ verdict, space: took }] : [])),
   );
   const leave = (): void => router.setParams({ session: '', zone: '' });
-  const total = session.body.done.length + waiting.length;
+  const total = done.length + waiting.length;
   return (
-    <Page title={session.body.name} aside={`${session.body.done.length} of ${total} decided`}>
+    <Page title={session.body.name} aside={`${done.length} of ${total} decided`}>
       <Columns
         first={
           next && stash ? (
@@ -131,7 +132,7 @@ export function Pile({
         second={
           <>
             {stash && session.body.unitId === null && (
-              <Zones session={session} waiting={waiting.map(({ item }) => item)} stash={stash} />
+              <Zones done={done} waiting={waiting.map(({ item }) => item)} stash={stash} />
             )}
             <View style={styles.box} role="list" aria-label="What it frees">
               {VERDICTS.map((verdict) => (

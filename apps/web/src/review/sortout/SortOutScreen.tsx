@@ -1,4 +1,5 @@
 import { KIND_DEFINITIONS, KINDS, sortOutOrder, type Kind } from '@red-shelf/core';
+import { dealtWithIn } from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { router, useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
@@ -46,6 +47,7 @@ export function SortOutScreen() {
       <Pile
         key={current.id}
         session={current}
+        done={dealtWithIn(data, current.id)}
         supplies={stash.supplies.filter((supply) =>
           current.body.unitId === null
             ? supply.kind === current.body.kind
@@ -65,7 +67,7 @@ export function SortOutScreen() {
             <RowLink
               key={session.id}
               title={session.body.name}
-              detail={`${session.body.done.length} decided`}
+              detail={`${dealtWithIn(data, session.id).length} decided`}
               onPress={() => router.setParams({ session: session.id, zone: '' })}
             />
           ))}

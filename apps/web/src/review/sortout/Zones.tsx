@@ -1,5 +1,5 @@
 import { zoneProgress } from '@red-shelf/core';
-import type { SupplyView, UnitView } from '@red-shelf/contract';
+import type { DealtWith, SupplyView, UnitView } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -8,7 +8,6 @@ import type { Stash } from '../../api/queries';
 import { unitTitle } from '../../copy/supply';
 import { colour, LIP, space } from '../../theme/tokens';
 import { Chip } from '../../ui/Chip';
-import type { Session } from './session';
 
 /** How the address bar names what has no place. */
 const NOWHERE = 'none';
@@ -24,30 +23,30 @@ export const inZone = (supply: SupplyView, zone: string | undefined, units: read
 const zoneOf = (supply: SupplyView): string | null => unitIdsOf(supply)[0] ?? null;
 
 interface ZonesProps {
-  readonly session: Session;
+  readonly done: readonly DealtWith[];
   /** Things still to decide on. */
   readonly waiting: readonly SupplyView[];
   readonly stash: Stash;
 }
 
 /** How far sorting out has come, rack by rack; choosing one narrows the pile to it. */
-export function Zones({ session, waiting, stash }: ZonesProps) {
+export function Zones({ done, waiting, stash }: ZonesProps) {
   const { zone } = useLocalSearchParams<{ zone?: string }>();
   const { wall, byId } = stash;
   const zones = useMemo(
     () =>
       zoneProgress(
         waiting.map(zoneOf),
-        session.body.done.map(({ supplyId, unitId }) => {
+        done.map(({ supplyId, unitId }) => {
           const supply = byId.get(supplyId);
           return unitId === undefined ? (supply ? zoneOf(supply) : null) : unitId;
         }),
         wall.units.map(({ id }) => id),
       ),
-    [waiting, session, byId, wall],
+    [waiting, done, byId, wall],
   );
   const titles = new Map(wall.units.map((unit) => [unit.id, unitTitle(unit)]));
-  const all = { decided: session.body.done.length, of: session.body.done.length + waiting.length };
+  const all = { decided: done.length, of: done.length + waiting.length };
   return (
     <View style={styles.box} role="radiogroup" aria-label="Rack by rack">
       <Zone name="everywhere" id="" {...all} chosen={zone ?? ''} />

@@ -1,0 +1,1 @@
+ALTER TABLE `records` ADD `seq` integer DEFAULT 0 NOT NULL;
