@@ -61,6 +61,23 @@ test.each([
   expect(error?.issues.map((issue) => [issue.path.join('.'), issue.message])).toEqual([[path, message]]);
 });
 
+test('a thing that need have no colour may come without one, any other may not', () => {
+  const without = (more: object) =>
+    newSupply.safeParse({ ...INK, hex: undefined, count: { items: 1, left: 1 }, ...more });
+  expect(without({ kind: 'companion', form: 'stamp' }).data).toMatchObject({ familyOverride: 'none' });
+  expect(without({ kind: 'companion', form: 'stamp', hex: '  ' }).data).toMatchObject({
+    familyOverride: 'none',
+  });
+  expect(without({ kind: 'companion', form: 'stamp', hex: 'teal' }).data).toMatchObject({
+    hex: '#008080',
+    familyOverride: null,
+  });
+  expect(without({ hex: '', name: '' }).error?.issues.map(({ path }) => path.join())).toEqual([
+    'name',
+    'hex',
+  ]);
+});
+
 test('preferences and groups are kept only when they are whole', () => {
   const group = { sort: 'group', what: 'kit', name: 'Winter cards' };
   expect(recordBody.parse(group)).toMatchObject({ members: [], matches: [], dissolvedOn: null });

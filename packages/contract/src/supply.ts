@@ -4,7 +4,9 @@ import {
   PARTS,
   FAMILIES,
   FAMILY_GROUPS,
+  familyWithout,
   findForm,
+  NO_COLOUR,
   FINISHES,
   KINDS,
   lineOf,
@@ -53,6 +55,19 @@ const supplyFields = z.object({
   facts: factsSchema.default({}),
 } satisfies Record<SupplyField, z.ZodType>);
 
+/** Fills in what stands for the colour of a thing that has none, where it may have none and nobody gave one. */
+function withoutColour(given: unknown): unknown {
+  const { kind, form, hex = '', familyOverride = null } = (given ?? {}) as Record<string, unknown>;
+  if (typeof hex !== 'string' || hex.trim() !== '') return given;
+  const read = supplyFields.pick({ kind: true, form: true, familyOverride: true });
+  const said = read.safeParse({ kind, form, familyOverride });
+  const family = said.data && familyWithout(said.data.kind, said.data.form, said.data.familyOverride);
+  return family ? { ...(given as object), hex: NO_COLOUR, familyOverride: family } : given;
+}
+/** The same schema as far as types go: only an empty colour may be none. */
+const orColourless = <S extends z.ZodType>(schema: S): S =>
+  z.preprocess(withoutColour, schema) as unknown as S;
+
 /** A form must be one of its kind's, and the facts must be asked of it. */
 function refuseMisfits(
   fields: { kind: (typeof KINDS)[number]; form: string; facts: z.output<typeof factsSchema> },
@@ -75,15 +90,15 @@ const openingCount = z.object({
 /** Unopened packs, cut bases and scraps. */
 const partCounts = z.partialRecord(z.enum(PARTS), wholeNumber('How many', 1e6));
 
-export const newSupply = supplyFields
-  .extend({ count: openingCount, parts: partCounts.optional() })
-  .superRefine(refuseMisfits);
+export const newSupply = orColourless(
+  supplyFields.extend({ count: openingCount, parts: partCounts.optional() }).superRefine(refuseMisfits),
+);
 export type NewSupply = z.infer<typeof newSupply>;
 export type NewSupplyInput = z.input<typeof newSupply>;
 
-export const editedSupply = supplyFields
-  .extend({ version: z.int().min(1, 'Say which version you saw.') })
-  .superRefine(refuseMisfits);
+export const editedSupply = orColourless(
+  supplyFields.extend({ version: z.int().min(1, 'Say which version you saw.') }).superRefine(refuseMisfits),
+);
 export type EditedSupply = z.infer<typeof editedSupply>;
 
 /** A place to set something down: a unit, and a cell of it where it has cells. */

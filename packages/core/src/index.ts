@@ -4,6 +4,7 @@ export {
   FAMILY_GROUP_INFO,
   FAMILY_GROUPS,
   groupOf,
+  hasColour,
   isFamily,
   STRETCHES,
   type Family,
@@ -132,6 +133,7 @@ export { isTooMany, sparesOf } from './stock/spares';
 export { isLow, isUnused, useOf } from './stock/usage';
 export { hazardsOf } from './stash/hazards';
 export type { Trait } from './kinds/definition';
+export { familyWithout, NO_COLOUR } from './stash/colourless';
 export { isFamilyUnsettled, isSure } from './colour/family';
 export { colourNameOf } from './find/colourName';
 export { beginningOf, cleanLine, cleanText } from './text/clean';

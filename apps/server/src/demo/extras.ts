@@ -1,4 +1,4 @@
-import type { Facts, Kind } from '@red-shelf/core';
+import { NO_COLOUR, type Facts, type Kind } from '@red-shelf/core';
 import { DemoLedger, type Supply } from './ledger';
 import { CUPBOARD, ODDS_DRAWER, SCRAP_POCKET } from './units';
 
@@ -8,7 +8,8 @@ interface Odd {
   readonly kind: Kind;
   readonly form: string;
   readonly name: string;
-  readonly hex: string;
+  /** Left out where it has none. */
+  readonly hex?: string;
   readonly left: number;
   readonly facts?: Facts;
 }
@@ -35,7 +36,6 @@ const ODDS: readonly Odd[] = [
     kind: 'companion',
     form: 'stamp',
     name: 'Heron in reeds',
-    hex: '#8a8d90',
     left: 1,
     facts: { attributes: { theme: 'river', number: '17' } },
   },
@@ -43,7 +43,6 @@ const ODDS: readonly Odd[] = [
     kind: 'companion',
     form: 'die',
     name: 'Heron outline',
-    hex: '#9a9da0',
     left: 1,
     facts: { attributes: { theme: 'river', number: '17' } },
   },
@@ -51,7 +50,6 @@ const ODDS: readonly Odd[] = [
     kind: 'companion',
     form: 'stamp',
     name: 'Otter pair',
-    hex: '#8a8d90',
     left: 1,
     facts: { attributes: { theme: 'river', number: '18' }, tags: ['autumn'] },
   },
@@ -99,7 +97,6 @@ const ODDS: readonly Odd[] = [
     kind: 'companion',
     form: 'punch',
     name: 'Scallop punch',
-    hex: '#5f6468',
     left: 1,
     facts: { status: 'gone' },
   },
@@ -120,9 +117,9 @@ export function demoExtras(now: number): DemoLedger[] {
       maker: 'Plimmet Lane',
       range: '',
       code: '',
-      hex,
+      hex: hex ?? NO_COLOUR,
       finish: 'matte',
-      familyOverride: null,
+      familyOverride: hex ? null : 'none',
       familyReason: '',
       note: '',
       number: 0,

@@ -1,4 +1,4 @@
-import { familyOf, groupOf, parseColour } from '@red-shelf/core';
+import { familyOf, familyWithout, groupOf, parseColour } from '@red-shelf/core';
 import { useDeferredValue, useState, type RefObject } from 'react';
 import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
 import { StyleSheet, View, type TextInput } from 'react-native';
@@ -11,6 +11,7 @@ import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Swatch } from '../ui/Swatch';
+import { Txt } from '../ui/Txt';
 import { FamilyAsk } from './FamilyAsk';
 
 interface ColourLineProps {
@@ -31,9 +32,18 @@ const MOST_NAMES = 3;
  * just so takes it and goes on.
  */
 export function ColourLine({ control, setValue, onSubmit, onTake, colourPlace }: ColourLineProps) {
-  const { hex = '', finish = 'matte', familyOverride = null } = useWatch({ control });
+  const {
+    kind = 'ink',
+    form = '',
+    hex = '',
+    finish = 'matte',
+    familyOverride = null,
+  } = useWatch({ control });
   const [ways, setWays] = useState(false);
+  // A thing that usually has no colour is asked for one when somebody says it has.
+  const [asked, setAsked] = useState<string | null>(null);
   const colour = parseColour(hex);
+  const without = hex.trim() === '' && familyWithout(kind, form, familyOverride) !== null;
   const names = useColourNames(useDeferredValue(colour.ok ? '' : hex));
   const opinion = colour.ok ? familyOf(colour.hex, finish) : null;
   const take = (taken: TakenColour): void => {
@@ -47,6 +57,20 @@ export function ColourLine({ control, setValue, onSubmit, onTake, colourPlace }:
     if (named) takeName(named);
     onSubmit();
   };
+  if (without && asked !== form)
+    return (
+      <View style={styles.without}>
+        <Txt look="quiet">No colour needed.</Txt>
+        <Button
+          label="It has one"
+          says="Give it a colour"
+          onPress={() => {
+            setAsked(form);
+            if (familyOverride === 'none') setValue('familyOverride', null);
+          }}
+        />
+      </View>
+    );
   return (
     <>
       <View style={styles.colour}>
@@ -92,5 +116,6 @@ export function ColourLine({ control, setValue, onSubmit, onTake, colourPlace }:
 
 const styles = StyleSheet.create({
   colour: { flexDirection: 'row', gap: space.s },
+  without: { flexDirection: 'row', alignItems: 'center', gap: space.m - 4 },
   swatch: { flexDirection: 'row', gap: space.s, paddingTop: 8, alignItems: 'flex-start' },
 });

@@ -4,6 +4,7 @@ import {
   KIND_DEFINITIONS,
   type Facts,
   formOf,
+  NO_COLOUR,
   said,
   type Kind,
   type SaidSupply,
@@ -57,6 +58,8 @@ export function formOfSupply(supply: SupplyView, { units }: Preferences): Supply
   });
   return {
     ...plain,
+    // What has none is shown none.
+    hex: plain.hex === NO_COLOUR && plain.familyOverride === 'none' ? '' : plain.hex,
     said: {
       ...saidFacts(facts, units, formOf(supply.kind, supply.form).counting),
       ...Object.fromEntries(attributes),

@@ -46,7 +46,9 @@ export function PasteList({ session, onAdded, onClose }: PasteListProps) {
   const ask = useAsk(`paste.${session.id}`, pastedSaid, { text: '' });
   const { text } = ask.said;
   const { preferences } = usePreferences();
-  const lines = readPasted(text, useColoursCalled(text));
+  const { kind, form: formId } = sharedForm(session);
+  const plain = formOf(kind, formId).colourless === true;
+  const lines = readPasted(text, useColoursCalled(text), plain);
   const good = lines.filter(({ refusal }) => refusal === null);
   const add = useChange((supplies: NewSupplyInput[]) => order(routes.addSupplies, { body: { supplies } }), {
     quiet: true,
@@ -68,10 +70,10 @@ export function PasteList({ session, onAdded, onClose }: PasteListProps) {
       <Field
         control={ask.control}
         name="text"
-        label="One thing a line: name, colour, code"
+        label={plain ? 'One thing a line: name, code' : 'One thing a line: name, colour, code'}
         multiline
         autoFocus
-        hint="Fern Gate, #4c9a52, 418"
+        hint={plain ? 'Fern Gate, 418' : 'Fern Gate, #4c9a52, 418'}
       />
       {lines.map(({ line, name, hex, code, refusal }, i) => (
         <View key={`${i} ${line}`} style={styles.line}>

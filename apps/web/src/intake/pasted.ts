@@ -27,9 +27,13 @@ export function colourWords(text: string): string[] {
 /**
  * Reads a pasted list, one thing a line: `Fern Gate, #4c9a52`, `418; Fern Gate; dusty rose`, tabs from a sheet.
  * The last part that is a colour is the colour, a bare number is the code, the rest is the name.
- * `called` are the colours whose names stand in the list, by folded name.
+ * `called` are the colours whose names stand in the list, by folded name; `plain` things need no colour.
  */
-export function readPasted(text: string, called: ReadonlyMap<string, string> = NONE): PastedLine[] {
+export function readPasted(
+  text: string,
+  called: ReadonlyMap<string, string> = NONE,
+  plain = false,
+): PastedLine[] {
   const seen = new Set<string>();
   return text
     .split(/\r?\n/)
@@ -58,7 +62,7 @@ export function readPasted(text: string, called: ReadonlyMap<string, string> = N
       const refusal =
         name === ''
           ? 'has no name'
-          : hex === ''
+          : hex === '' && !plain
             ? 'has no colour; add a hex or a colour word behind a comma'
             : seen.has(key)
               ? 'is there twice'

@@ -1,4 +1,4 @@
-import { breakUpAdvice, colourDifference, colourNameOf, fold, formOf } from '@red-shelf/core';
+import { breakUpAdvice, colourDifference, colourNameOf, fold, formOf, hasColour } from '@red-shelf/core';
 import type { LedgerView, SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
@@ -21,8 +21,11 @@ export function SameColour({ supply }: { readonly supply: SupplyView }) {
   const where = useWhere(stash);
   const same = useMemo(() => {
     const name = colourNameOf(supply.name);
-    const alike = ({ kind, hex }: SupplyView): boolean =>
-      kind === supply.kind && colourDifference(hex, supply.hex) <= NOT_TOLD_APART;
+    const alike = ({ kind, hex, family }: SupplyView): boolean =>
+      kind === supply.kind &&
+      hasColour(supply) &&
+      hasColour({ family }) &&
+      colourDifference(hex, supply.hex) <= NOT_TOLD_APART;
     return (stash?.supplies ?? []).filter(
       (each) => each.form !== supply.form && (colourNameOf(each.name) === name || alike(each)),
     );

@@ -1,4 +1,4 @@
-import { attributesOf, bodyOf, familyOf, formOf, freeOf, inStash } from '@red-shelf/core';
+import { attributesOf, bodyOf, familyOf, formOf, freeOf, hasColour, inStash } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
@@ -94,6 +94,10 @@ function Standing({ supply: { facts } }: { readonly supply: SupplyView }) {
 }
 
 function FamilyLine({ supply }: { readonly supply: SupplyView }) {
+  return hasColour(supply) ? <ColourLine supply={supply} /> : <Txt look="quiet">no colour</Txt>;
+}
+
+function ColourLine({ supply }: { readonly supply: SupplyView }) {
   const opinion = familyOf(supply.hex, supply.finish);
   const file = useSupplyChange(supply);
   const family = supply.familyOverride

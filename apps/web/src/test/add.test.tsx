@@ -54,6 +54,27 @@ test('the family is said as the colour is typed, and the finish outranks it', ()
   expect(screen.getByText(/^metallic, 100% sure/)).toBeTruthy();
 });
 
+test('a stamp is not asked for a colour, and can be given one', async () => {
+  const sent = fakeServer({
+    'POST /api/supplies': { supply: supply(), change: change({ kind: 'add', name: 'Heron' }) },
+  });
+  show(<AddScreen />);
+  pick('Companion');
+  pick('stamp');
+  expect(screen.queryByLabelText('Colour')).toBeNull();
+  type('Name', 'Heron');
+  press('Add and next');
+  await waitFor(() => expect(sent[0]?.body).toMatchObject({ form: 'stamp', name: 'Heron', hex: '' }));
+  await waitFor(() => expect(value('Name')).toBe(''));
+  press('Give it a colour');
+  type('Colour', 'teal');
+  type('Name', 'Otter');
+  press('Add and next');
+  await waitFor(() =>
+    expect(sent[1]?.body).toMatchObject({ name: 'Otter', hex: 'teal', familyOverride: null }),
+  );
+});
+
 test('nothing wrong is sent: each field says what it needs', async () => {
   const sent = fakeServer({});
   show(<AddScreen />);

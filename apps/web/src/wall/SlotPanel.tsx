@@ -7,6 +7,7 @@ import {
   isRefusal,
   mayLive,
   formOf,
+  hasColour,
 } from '@red-shelf/core';
 import type { Place, UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
@@ -103,11 +104,14 @@ function Occupied({ living: { supply, lot }, unit, slots, slot, stash }: Occupie
   const move = useChange((place: Place | null) =>
     order(routes.placeHolding, { id: lot.id, body: { version: lot.version, place } }),
   );
-  const beside = isLoose(unit)
-    ? []
-    : [slots[slot - 1], slots[slot + 1]].flatMap((other) =>
-        other ? [`${other.supply.name} ΔE ${colourDifference(supply.hex, other.supply.hex).toFixed(1)}`] : [],
-      );
+  const beside =
+    isLoose(unit) || !hasColour(supply)
+      ? []
+      : [slots[slot - 1], slots[slot + 1]].flatMap((other) =>
+          other && hasColour(other.supply)
+            ? [`${other.supply.name} ΔE ${colourDifference(supply.hex, other.supply.hex).toFixed(1)}`]
+            : [],
+        );
   const answer = mayLive({ supply, lot }, { unit, cell: lot.spot?.cell ?? null }, room);
   const what = sayLotWhat(lot, preferences.units);
   const wants = formOf(supply.kind, supply.form).orientation;

@@ -1,3 +1,4 @@
+import { hasColour } from '../colour/families';
 import { ciede2000 } from '../colour/lab';
 import { makerCounts } from './counts';
 import { headingOf, type Recipe, type Sortable, type SortKey } from './headings';
@@ -34,7 +35,7 @@ export function makeStandIn(recipe: Recipe, pile: readonly Sortable[]): (item: S
   const stretchOf = (item: Sortable): string => keys.map((key) => headingOf(key, item, counts)).join('\n');
   const plain = new Map<string, Sortable[]>();
   for (const item of pile) {
-    if (isSpecial(item)) continue;
+    if (isSpecial(item) || !hasColour(item)) continue;
     const stretch = stretchOf(item);
     const beside = plain.get(stretch);
     if (beside) beside.push(item);

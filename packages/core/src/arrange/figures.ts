@@ -1,3 +1,4 @@
+import { hasColour } from '../colour/families';
 import { ciede2000 } from '../colour/lab';
 import type { Keyed } from './order';
 
@@ -24,9 +25,10 @@ export function shelfFigures<T>(
     things.slice(1).forEach((here, i) => {
       const before = things[i];
       if (!before) return;
+      if (groups[i] !== groups[i + 1]) breaks++;
+      if (!hasColour(before) || !hasColour(here)) return;
       steps++;
       sum += ciede2000(before.lab, here.lab);
-      if (groups[i] !== groups[i + 1]) breaks++;
     });
   }
   return { breaks, meanStep: steps === 0 ? null : sum / steps };

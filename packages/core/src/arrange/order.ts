@@ -11,6 +11,8 @@ export interface ColouredItem {
   readonly finish?: Finish | null;
   /** Where a person has overruled the computed family. */
   readonly family?: Family | null;
+  /** Things without a colour stand by it. */
+  readonly name?: string;
 }
 
 /** A coloured thing with what comparing it needs, computed once. */
@@ -51,12 +53,20 @@ const by =
     value(a) - value(b);
 const byId: Order<{ id: string }> = (a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
 
+/** Numbers in names count as numbers: 9 before 10. */
+const NATURAL = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
+const nameOf = ({ item }: Keyed<unknown>): string => (item as Pick<ColouredItem, 'name'>).name ?? '';
+/** What has no colour is filed by its name. */
+const byNameIfPlain: Order<Keyed<unknown>> = (a, b) =>
+  a.family === 'none' && b.family === 'none' ? NATURAL.compare(nameOf(a), nameOf(b)) : 0;
+
 /** Family, then lightness, then chroma and hue; the id last, so that the order is total. */
 export function makeRainbowOrder(scheme: Scheme = DEFAULT_SCHEME): Order<Keyed<unknown>> {
   const rank = familyRanks(scheme);
   const direction = scheme.lightness === 'light-first' ? -1 : 1;
   return chain<Keyed<unknown>>(
     by((k) => rank[k.family]),
+    byNameIfPlain,
     by((k) => direction * k.lab.l),
     by((k) => chromaOf(k.lab)),
     by((k) => hueOf(k.lab)),

@@ -232,7 +232,7 @@ describe('special finishes behind the nearest plain colour', () => {
 test('black, grey and white are three stretches where one of them is named', () => {
   const scheme = { familyOrder: ['white', 'red'], lightness: 'light-first' } as const;
   expect(stretchesOf(scheme).slice(0, 3)).toEqual(['white', 'red', 'orange']);
-  expect(stretchesOf(scheme)).toHaveLength(15);
+  expect(stretchesOf(scheme)).toHaveLength(16);
   const items = (['black', 'red', 'white', 'grey'] as const).map((family) => thing(family, { family }));
   const order = makeRecipeOrder(['family'], scheme, items);
   expect([...items].sort(order).map(({ id }) => id)).toEqual(['white', 'red', 'grey', 'black']);

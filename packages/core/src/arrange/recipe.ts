@@ -56,6 +56,9 @@ export function makeRecipeOrder(
       };
     });
   const rest: Order[] = [
+    // What has no colour is filed behind the rest, by its name.
+    (a, b) => Number(a.family === 'none') - Number(b.family === 'none'),
+    (a, b) => (a.family === 'none' && b.family === 'none' ? NATURAL.compare(a.name, b.name) : 0),
     byLightness,
     (a, b) => chromaOf(a.lab) - chromaOf(b.lab),
     (a, b) => hueOf(a.lab) - hueOf(b.lab),

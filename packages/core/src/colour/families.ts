@@ -1,6 +1,6 @@
 /** The colour families, the unit of rainbow order. Data only: opinions about colours live in family.ts. */
 
-/** Every answer `familyOf` can give. */
+/** What a thing can be filed under; `none` is for what has no colour, such as a die. */
 export const FAMILIES = [
   'red',
   'orange',
@@ -17,6 +17,7 @@ export const FAMILIES = [
   'metallic',
   'clear',
   'multi',
+  'none',
 ] as const;
 export type Family = (typeof FAMILIES)[number];
 
@@ -35,6 +36,7 @@ export const FAMILY_GROUPS = [
   'metallic',
   'clear',
   'multi',
+  'none',
 ] as const;
 export type FamilyGroup = (typeof FAMILY_GROUPS)[number];
 
@@ -65,6 +67,7 @@ export const FAMILY_GROUP_INFO: Readonly<Record<Stretch, FamilyGroupInfo>> = {
   metallic: { name: 'Metallic', mark: 'Me', hex: '#b3a06f' },
   clear: { name: 'Clear', mark: 'Cl', hex: '#e6ebec' },
   multi: { name: 'Multi', mark: 'Mu', hex: '#8d8a86' },
+  none: { name: 'No colour', mark: '–', hex: '#c9c7c2' },
   white: { name: 'White', mark: 'Wh', hex: '#f4f2ec' },
   grey: { name: 'Grey', mark: 'Gy', hex: '#9a9a97' },
   black: { name: 'Black', mark: 'Bk', hex: '#1c1c1c' },
@@ -80,3 +83,6 @@ export const groupOf = (family: Family): FamilyGroup => (isNeutral(family) ? 'ne
 
 /** True for a word that names a family. */
 export const isFamily = (word: string): word is Family => (FAMILIES as readonly string[]).includes(word);
+
+/** Whether a thing has a colour that can be compared. */
+export const hasColour = ({ family }: { readonly family: Family }): boolean => family !== 'none';

@@ -1,4 +1,4 @@
-import type { Family } from '../colour/families';
+import { hasColour, type Family } from '../colour/families';
 import { familyOf } from '../colour/family';
 import { chromaOf, labOf, type Lab } from '../colour/lab';
 import { isLow, isUnused } from '../stock/usage';
@@ -13,9 +13,9 @@ type ColourFacet = (subject: Coloured) => boolean;
 
 const looks =
   (test: (lab: Lab, chroma: number) => boolean): ColourFacet =>
-  ({ hex }) => {
-    const lab = labOf(hex);
-    return test(lab, chromaOf(lab));
+  (thing) => {
+    const lab = labOf(thing.hex);
+    return hasColour(thing) && test(lab, chromaOf(lab));
   };
 const pale = looks((lab) => lab.l >= 72);
 const dark = looks((lab) => lab.l <= 42);

@@ -11,7 +11,7 @@ import { normaliseBarcode } from './barcode';
 
 /** A supply as the question "do I own it?" sees it. */
 export type Owned = Pick<Supply, 'id' | 'name' | 'maker' | 'range' | 'code' | 'hex' | 'facts'> &
-  Partial<Pick<Supply, 'number'>> & {
+  Partial<Pick<Supply, 'number' | 'familyOverride'>> & {
     readonly kind: string;
     readonly stock: Pick<Stock, 'items' | 'left'>;
   };
@@ -136,6 +136,7 @@ function byDistance<T extends Owned>(
 ): Near<T>[] {
   const wanted = labOf(hex);
   return owned
+    .filter(({ familyOverride }) => familyOverride !== 'none')
     .map((item) => ({ item, ...colourOf(item, manner) }))
     .map((each) => ({ ...each, deltaE: ciede2000(wanted, labOf(each.seen)) }))
     .sort((p, q) => p.deltaE - q.deltaE || (p.item.id < q.item.id ? -1 : 1));

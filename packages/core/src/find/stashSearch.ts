@@ -1,3 +1,4 @@
+import { hasColour } from '../colour/families';
 import { parseColour } from '../colour/parse';
 import { ciede2000, labOf, type Lab } from '../colour/lab';
 import { FACETS } from './facets';
@@ -53,6 +54,7 @@ const nearness = (a: Lab, b: Lab): number =>
 function byHex<T>(hex: string): Rating<T> {
   const wanted = labOf(hex);
   return ({ subject }) => {
+    if (!hasColour(subject)) return 0;
     const all = [subject.hex, ...(subject.facts.otherHexes ?? [])];
     const nearest = Math.min(...all.map((each) => nearness(wanted, labOf(each))));
     return nearest > NEAR_DELTA_E ? 0 : SCORE.code * (1 - nearest / (NEAR_DELTA_E * 1.01));

@@ -1,10 +1,11 @@
-import { FAMILIES, isFamily, type Family } from '../colour/families';
+import { FAMILIES, isFamily } from '../colour/families';
 import { FINISHES, type Finish } from '../colour/family';
 import { parseColour } from '../colour/parse';
 import { KINDS, type FormDefinition, type Kind } from '../kinds/definition';
 import { findForm, formsOfKind, KIND_DEFINITIONS } from '../kinds/registry';
 import { fold } from '../text/fold';
 import type { Facts } from '../stash/facts';
+import { familyWithout, NO_COLOUR } from '../stash/colourless';
 import { formFor } from '../stash/formFor';
 import { FACT_COLUMNS, type FactColumn, type FactField } from './factColumns';
 import { beginningOf, cleanLine, cleanText } from '../text/clean';
@@ -76,7 +77,11 @@ export function readRow(cells: readonly string[], mapping: ColumnMapping, defaul
   const form = readForm(cell('form'), kind, defaults, refusals);
   const name = text('name');
   if (name === '') refusals.push({ field: 'name', code: 'missing', given: '' });
-  const colour = readColour(cell('colour'), defaults);
+  const familyWord = fold(cell('family')).replace('gray', 'grey');
+  const said = readColour(cell('colour'), defaults);
+  const missing = !said.ok && said.code === 'colour_missing';
+  const without = missing ? familyWithout(kind, form.id, familyWord === 'none' ? 'none' : null) : null;
+  const colour = without ? { ok: true as const, hex: NO_COLOUR } : said;
   if (!colour.ok)
     refusals.push(
       colour.code === 'colour_missing'
@@ -84,14 +89,10 @@ export function readRow(cells: readonly string[], mapping: ColumnMapping, defaul
         : { field: 'colour', code: 'not_a_colour', given: colour.given },
     );
   const finish = oneOf<Finish>('finish', FINISHES, 'unknown_finish', 'matte');
-  const familyWord = cell('family');
-  let familyOverride: Family | null = null;
   const familyReason = text('familyReason');
-  if (familyWord !== '') {
-    const word = fold(familyWord).replace('gray', 'grey');
-    if (isFamily(word)) familyOverride = word;
-    else refusals.push({ field: 'family', code: 'unknown_family', given: familyWord, known: FAMILIES });
-  }
+  const familyOverride = isFamily(familyWord) ? familyWord : without;
+  if (familyWord !== '' && !isFamily(familyWord))
+    refusals.push({ field: 'family', code: 'unknown_family', given: cell('family'), known: FAMILIES });
   const facts = readFacts(cell, { kind, form: form.id, currency: defaults.currency }, refusals);
   // Where the row says how much a full one holds, its level is of that.
   const quantity = readQuantity(cell('quantity'), cell('level'), formFor({ kind, form: form.id, facts }));

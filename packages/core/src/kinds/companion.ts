@@ -19,6 +19,7 @@ export const companion: KindDefinition = {
 const pieces = { counting: 'pieces', end: 'pocket', keptIn: ['small-drawers'], usualPurchase: 1 } as const;
 const few = { ...pieces, lowAt: 0 } as const;
 const flat = { ...few, keptIn: ['large-pockets'] } as const;
+const plain = { colourless: true } as const;
 const tall = { ...few, keptIn: ['tall-tubes'] } as const;
 const many = { ...pieces, lowAt: 10, usualPurchase: 50 } as const;
 const jar = {
@@ -53,13 +54,22 @@ export const companionForms = formsOf('companion', [
     envelope: envelope(140, 180, 5),
     massG: 60,
     ...flat,
+    ...plain,
     partners: [stampPartner],
   },
-  { id: 'die', name: 'die', envelope: envelope(140, 180, 3), massG: 50, ...flat, partners: [diePartner] },
-  { id: 'stencil', name: 'stencil', envelope: envelope(155, 155, 1), massG: 10, ...flat },
-  { id: 'punch', name: 'punch', envelope: envelope(70, 60, 90), massG: 220, ...few },
-  { id: 'folder', name: 'embossing folder', envelope: envelope(130, 180, 4), massG: 45, ...flat },
-  { id: 'tool', name: 'tool', envelope: envelope(60, 200, 30), massG: 150, ...tall },
+  {
+    id: 'die',
+    name: 'die',
+    envelope: envelope(140, 180, 3),
+    massG: 50,
+    ...flat,
+    ...plain,
+    partners: [diePartner],
+  },
+  { id: 'stencil', name: 'stencil', envelope: envelope(155, 155, 1), massG: 10, ...flat, ...plain },
+  { id: 'punch', name: 'punch', envelope: envelope(70, 60, 90), massG: 220, ...few, ...plain },
+  { id: 'folder', name: 'embossing folder', envelope: envelope(130, 180, 4), massG: 45, ...flat, ...plain },
+  { id: 'tool', name: 'tool', envelope: envelope(60, 200, 30), massG: 150, ...tall, ...plain },
   { id: 'made', name: 'made piece', envelope: envelope(108, 140, 2), massG: 6, ...flat },
-  { id: 'other', name: 'something else', envelope: envelope(60, 60, 30), massG: 30, ...few },
+  { id: 'other', name: 'something else', envelope: envelope(60, 60, 30), massG: 30, ...few, ...plain },
 ]);

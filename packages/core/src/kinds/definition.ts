@@ -72,6 +72,8 @@ export interface FormDefinition {
   readonly usesPerFill?: number;
   /** At or below this (uses, sheets, pieces or µm) the supply is low. */
   readonly lowAt: number;
+  /** It usually has no colour, and is not asked for one. */
+  readonly colourless?: true;
   /** How many a purchase usually is, in items, sheets, pieces or µm. */
   readonly usualPurchase: number;
   readonly orientation?: Orientation;

@@ -10,10 +10,11 @@ import { isUnused, useOf } from '../stock/usage';
 export type SortSubject = Pick<
   Supply,
   'id' | 'kind' | 'form' | 'name' | 'maker' | 'hex' | 'createdAt' | 'facts'
-> & {
-  readonly stock: Pick<Stock, 'items' | 'left' | 'uses' | 'used' | 'lastUsedAt'> &
-    Partial<Pick<Stock, 'parts'>>;
-};
+> &
+  Partial<Pick<Supply, 'familyOverride'>> & {
+    readonly stock: Pick<Stock, 'items' | 'left' | 'uses' | 'used' | 'lastUsedAt'> &
+      Partial<Pick<Stock, 'parts'>>;
+  };
 
 /** Why a thing deserves a second look; the more, the sooner. */
 export type Doubt =
@@ -28,6 +29,7 @@ const DOUBLE_DELTA_E = 1.5;
 export function doublesOf(subjects: readonly SortSubject[]): Set<string> {
   const byForm = new Map<string, SortSubject[]>();
   for (const subject of subjects) {
+    if (subject.familyOverride === 'none') continue;
     const key = `${subject.kind} ${subject.form}`;
     const pile = byForm.get(key);
     if (pile) pile.push(subject);
