@@ -8,6 +8,7 @@ await build({
     main: at('apps/server/src/main.ts'),
     seed: at('apps/server/src/demo/seed.ts'),
     photoWorker: at('apps/server/src/jobs/photoWorker.ts'),
+    worker: at('apps/server/src/aside/worker.ts'),
   },
   outdir: at('apps/server/dist'),
   bundle: true,

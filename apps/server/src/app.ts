@@ -3,6 +3,7 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { localOnly } from './http/guard';
+import { asideHere } from './aside/here';
 import { errorHandler, unknownApi } from './http/problem';
 import { apiRoutes } from './routes/api';
 import { fileApi } from './routes/files';
@@ -10,7 +11,8 @@ import type { Context } from './services/context';
 import { Uploads } from './services/imports';
 
 /** The whole HTTP face: the API, and the web app's files when `webFolder` is given. */
-export function makeApp(context: Context, log: Logger, webFolder?: string): Express {
+export function makeApp(given: Context, log: Logger, webFolder?: string): Express {
+  const context = { ...given, aside: given.aside ?? asideHere(given) };
   const app = express();
   app.disable('x-powered-by');
   app.use(localOnly);

@@ -4,6 +4,7 @@ import pino from 'pino';
 import { z } from 'zod';
 import { makeApp } from './app';
 import { openStore } from './db/open';
+import { asideProcess } from './aside/beside';
 import { photoProcesses } from './jobs/photoProcesses';
 import { stashList } from './services/context';
 import { systemPorts } from './services/ports';
@@ -27,7 +28,12 @@ const photos = {
   prepare: photoProcesses(new URL('./photoWorker.js', import.meta.url)),
 };
 const web = resolve(settings.RED_SHELF_WEB);
-const context = { store, ports: systemPorts, photos };
+const migrations = resolve(settings.RED_SHELF_MIGRATIONS);
+const aside = asideProcess(
+  { store },
+  { script: new URL('./worker.js', import.meta.url), db, migrations, photos: photos.folder },
+);
+const context = { store, ports: systemPorts, photos, aside };
 const app = makeApp(context, log, existsSync(join(web, 'index.html')) ? web : undefined);
 
 // Loopback only: a stash is nobody else's business.

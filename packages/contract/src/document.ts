@@ -14,13 +14,15 @@ import {
 } from '@red-shelf/core';
 import { z } from 'zod';
 import { recordBody } from './records';
-import { flatSize, happening, spot } from './supply';
+import { flatSize, happening, spot, versionNumber } from './supply';
 
 /** The whole stash as one open JSON document: importing it gives the identical state. */
 const when = z.iso.datetime();
 /** Ids of lots that came from an older document are longer than a supply's own. */
 /** What an older app let in is cleaned on its way. */
-const line = z.string().overwrite(cleanLine);
+const MOST_TEXT = 20_000;
+const TOO_LONG = 'A text is longer than anything a stash holds.';
+const line = z.string().max(MOST_TEXT, TOO_LONG).overwrite(cleanLine);
 const id = z.string().min(1).max(80);
 
 const saidSupply = {
@@ -34,24 +36,24 @@ const saidSupply = {
   finish: z.enum(FINISHES),
   familyOverride: z.enum(FAMILIES).nullable(),
   familyReason: line,
-  note: z.string().overwrite(cleanText),
+  note: z.string().max(MOST_TEXT, TOO_LONG).overwrite(cleanText),
   facts: factsSchema,
 } satisfies Record<SupplyField, z.ZodType>;
 const documentSupply = z.object({
   id,
-  version: z.int().min(1),
+  version: versionNumber,
   ...saidSupply,
-  number: z.int().min(0),
+  number: z.int().min(0).max(1e9),
   createdAt: when,
   updatedAt: when,
   removedAt: when.nullable(),
 });
 const documentUnit = z.object({
   id,
-  version: z.int().min(1),
+  version: versionNumber,
   parentId: id.nullable(),
   sort: z.enum(UNIT_SORTS),
-  position: z.int().min(0),
+  position: z.int().min(0).max(1e6),
   label: z.string().regex(/^[A-Z]{0,2}$/),
   name: line.min(1),
   model: modelSchema.nullable(),
@@ -62,12 +64,14 @@ const documentUnit = z.object({
 /** A lot, and where it is; how much there is follows from the events. */
 const documentHolding = z.object({
   id,
-  version: z.int().min(1),
+  version: versionNumber,
   supplyId: id,
   as: z.enum(LOTS),
   sizeUm: flatSize.nullable(),
   spot: spot.nullable(),
 });
+/** Lots one event speaks of. */
+const MOST_MOVED = 1000;
 const amount = z.int().min(-1e12).max(1e12);
 const documentEvent = z.intersection(
   happening,
@@ -76,30 +80,39 @@ const documentEvent = z.intersection(
     supplyId: id,
     at: when,
     recordedAt: when,
-    postings: z.array(
-      z.object({ holdingId: id, items: amount, left: amount, how: z.enum(['by', 'to', 'full']) }),
-    ),
-    shifts: z.array(z.object({ holdingId: id, from: spot.nullable(), to: spot.nullable() })),
+    postings: z
+      .array(z.object({ holdingId: id, items: amount, left: amount, how: z.enum(['by', 'to', 'full']) }))
+      .max(MOST_MOVED),
+    shifts: z.array(z.object({ holdingId: id, from: spot.nullable(), to: spot.nullable() })).max(MOST_MOVED),
   }),
 );
 const documentRecord = z.object({
   /** Rows that an older app kept inside a sitting are named after it and the thing. */
   id: z.string().min(1).max(170),
-  version: z.int().min(1),
+  version: versionNumber,
   body: recordBody,
   createdAt: when,
   updatedAt: when,
   removedAt: when.nullable(),
 });
 
-export const presentDocument = z.object({
+/** The head of a document, beside its lists. */
+export const documentHead = z.object({
   format: z.literal('red-shelf', { error: 'This is not a Red Shelf document.' }),
   formatVersion: z.literal(4),
   exportedAt: when,
-  units: z.array(documentUnit),
-  supplies: z.array(documentSupply),
-  holdings: z.array(documentHolding),
-  events: z.array(documentEvent),
-  records: z.array(documentRecord),
 });
-export type StashDocument = z.infer<typeof presentDocument>;
+
+/** What each list of a document holds, and how much at most: more than any stash, little enough to be read. */
+export const DOCUMENT_LISTS = {
+  units: { of: documentUnit, most: 10_000 },
+  supplies: { of: documentSupply, most: 250_000 },
+  holdings: { of: documentHolding, most: 1_000_000 },
+  events: { of: documentEvent, most: 5_000_000 },
+  records: { of: documentRecord, most: 500_000 },
+} as const;
+
+/** The whole stash, read piece by piece by `readDocument`. */
+export type StashDocument = z.infer<typeof documentHead> & {
+  [List in keyof typeof DOCUMENT_LISTS]: z.infer<(typeof DOCUMENT_LISTS)[List]['of']>[];
+};

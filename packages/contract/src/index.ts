@@ -19,6 +19,7 @@ export { MOST_NAMES, MOST_PHOTO_BYTES, type ColourName, type PhotoView } from '.
 export type { StashDocument } from './document';
 export { stashDocument } from './readDocument';
 export {
+  MOST_BACKUP_BYTES,
   MOST_DOCUMENT_BYTES,
   MOST_LIST_BYTES,
   type ImportChoices,
@@ -78,7 +79,7 @@ export {
   type StockRequestBody,
   type SupplyView,
 } from './supply';
-export { oldDocument, oldUnit, type OldDocument, type OldUnit } from './oldDocument';
+export { type OldDocument, type OldUnit } from './oldDocument';
 export { rootUnits, upgraded, upgradedUnit } from './upgrade';
 export {
   editedUnit,

@@ -4,7 +4,16 @@ import { z } from 'zod';
 /** Largest list that is read, in bytes. */
 export const MOST_LIST_BYTES = 8 * 1024 * 1024;
 /** Largest whole-stash document that is read, in bytes. */
-export const MOST_DOCUMENT_BYTES = 64 * 1024 * 1024;
+export const MOST_DOCUMENT_BYTES = 256 * 1024 * 1024;
+/** Largest backup that is read, its pictures in it. */
+export const MOST_BACKUP_BYTES = 8 * 1024 * 1024 * 1024;
+
+/** How far bringing a stash back has come; null where none is. */
+export const restoring = z.object({
+  progress: z
+    .object({ step: z.enum(['reading', 'checking', 'writing', 'photos']), done: z.int(), total: z.int() })
+    .nullable(),
+});
 
 const mapping = z.partialRecord(z.enum(LIST_FIELDS), z.int().min(0).max(199));
 

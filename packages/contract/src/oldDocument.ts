@@ -13,6 +13,7 @@ import {
 } from '@red-shelf/core';
 import { z } from 'zod';
 import { recordBody } from './records';
+import { versionNumber } from './supply';
 
 /** Documents of versions 1 and 2: one slot a supply, one supply a slot, one row of stock. They are read, never written. */
 const when = z.iso.datetime();
@@ -23,7 +24,7 @@ const count = z.int().min(0).max(1e12).nullable();
 
 const oldSupply = z.object({
   id,
-  version: z.int().min(1),
+  version: versionNumber,
   kind: z.enum(KINDS),
   form: z.string(),
   name: line.min(1),
@@ -36,7 +37,7 @@ const oldSupply = z.object({
   familyReason: line,
   note: z.string().overwrite(cleanText),
   /** Documents of version 1 have neither number nor facts. */
-  number: z.int().min(0).default(0),
+  number: z.int().min(0).max(1e9).default(0),
   facts: factsSchema.default({}),
   createdAt: when,
   updatedAt: when,
@@ -49,15 +50,15 @@ const oldUnitFacts = z.object({
   keptAt: z.string().optional(),
   reach: z.enum(REACHES).optional(),
   filling: z.enum(FILLINGS).optional(),
-  skipColumns: z.array(z.int()).optional(),
-  cap: z.int().optional(),
+  skipColumns: z.array(z.int().min(0).max(1000)).max(1000).optional(),
+  cap: z.int().min(0).max(1e6).optional(),
   labelled: z.object({ on: z.iso.date(), print: z.string() }).optional(),
 });
-const um = z.int().min(1);
+const um = z.int().min(1).max(10_000_000);
 export const oldUnit = z.object({
   id,
-  version: z.int().min(1),
-  position: z.int().min(0),
+  version: versionNumber,
+  position: z.int().min(0).max(1e6),
   letter: z.string().regex(/^[A-Z]{1,2}$/),
   name: line.min(1),
   template: z.string(),
@@ -71,36 +72,33 @@ export const oldUnit = z.object({
 });
 export type OldUnit = z.infer<typeof oldUnit>;
 
-export const oldDocument = z.object({
-  exportedAt: when,
-  roomName: z.string().max(80),
-  units: z.array(oldUnit),
-  supplies: z.array(oldSupply),
-  placements: z.array(z.object({ supplyId: id, unitId: id, slot: z.int().min(0) })),
-  ledger: z.array(
-    z.object({
-      id,
-      supplyId: id,
-      at: when,
-      act: z.enum(OLD_ACTS),
-      amount: count,
-      items: count,
-      left: count,
-      part: z.enum(OLD_PARTS).nullable().default(null),
-      undoes: id.nullable(),
-    }),
-  ),
-  records: z
-    .array(
-      z.object({
-        id,
-        version: z.int().min(1),
-        body: recordBody,
-        createdAt: when,
-        updatedAt: when,
-        removedAt: when.nullable(),
-      }),
-    )
-    .default([]),
-});
-export type OldDocument = z.infer<typeof oldDocument>;
+export const oldHead = z.object({ exportedAt: when, roomName: z.string().max(80) });
+
+/** What each list of an older document holds. */
+export const OLD_LISTS = {
+  units: oldUnit,
+  supplies: oldSupply,
+  placements: z.object({ supplyId: id, unitId: id, slot: z.int().min(0).max(100_000) }),
+  ledger: z.object({
+    id,
+    supplyId: id,
+    at: when,
+    act: z.enum(OLD_ACTS),
+    amount: count,
+    items: count,
+    left: count,
+    part: z.enum(OLD_PARTS).nullable().default(null),
+    undoes: id.nullable(),
+  }),
+  records: z.object({
+    id: z.string().min(1).max(170),
+    version: versionNumber,
+    body: recordBody,
+    createdAt: when,
+    updatedAt: when,
+    removedAt: when.nullable(),
+  }),
+} as const;
+export type OldDocument = z.infer<typeof oldHead> & {
+  [List in keyof typeof OLD_LISTS]: z.infer<(typeof OLD_LISTS)[List]>[];
+};

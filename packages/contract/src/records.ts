@@ -86,7 +86,13 @@ export const dealtWith = z.object({
   /** The unit it stood in when it was decided on. */
   unitId: id.nullable().optional(),
   /** Room it took when it was decided on. */
-  space: z.object({ alongMm: z.number(), litres: z.number(), slots: z.int() }).optional(),
+  space: z
+    .object({
+      alongMm: z.number().min(0).max(1e9),
+      litres: z.number().min(0).max(1e9),
+      slots: z.int().min(0).max(1e9),
+    })
+    .optional(),
 });
 export type DealtWith = z.infer<typeof dealtWith>;
 

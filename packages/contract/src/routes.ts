@@ -3,7 +3,7 @@ import { arrangePreview, arrangeRequest } from './arrange';
 import { addMany, batchEdit, merge, verdictBody } from './batch';
 import { changeView, journalLine, keptView } from './change';
 import { colourName, MOST_NAMES, photoView, readerRequest, reading, scannable } from './devices';
-import { importChoices, importCommit, importPreview, importProgress, uploadView } from './lists';
+import { importChoices, importCommit, importPreview, importProgress, restoring, uploadView } from './lists';
 import { fullSupply, type LeanSupply } from './lean';
 import { editedRecord, newRecord, recordView } from './records';
 import { paths, type RoutePath } from './paths';
@@ -112,5 +112,7 @@ export const fileRoutes = {
   photo: { path: '/api/photos', answer: photoView },
   readRange: { path: '/api/ranges/read', answer: rangeReading },
   exportCsv: { path: '/api/export.csv' },
+  restoring: { path: '/api/restoring', answer: restoring },
   exportJson: { path: '/api/export.json' },
+  backup: { path: '/api/backup.zip' },
 } as const;

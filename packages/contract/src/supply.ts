@@ -32,6 +32,9 @@ const colourText = z.string().transform((text, context) => {
   return z.NEVER;
 });
 
+/** How often a thing was written: far from where whole numbers end. */
+export const versionNumber = z.int().min(1).max(1e9);
+
 /** A whole number of something, never negative. */
 const wholeNumber = (label: string, most = 1e12) =>
   z
@@ -107,7 +110,7 @@ export const place = z.object({
   cell: z.int().min(0).max(100_000).nullable(),
 });
 export type Place = z.infer<typeof place>;
-export const spot = place.extend({ rank: z.int().min(0) });
+export const spot = place.extend({ rank: z.int().min(0).max(1e6) });
 
 /** Width and height of a flat thing, µm. */
 const side = z.int('A size must be a measure, such as 12 cm.').min(1).max(10_000_000);

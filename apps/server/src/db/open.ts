@@ -14,11 +14,21 @@ export interface Store {
   readonly read: Readable;
   /** Runs one transaction; writes wait for one another, so SQLite never has to refuse one. */
   readonly write: <T>(work: (tx: Tx) => Promise<T>) => Promise<T>;
+  /**
+   * Keeps the writes' turn while another process writes, and tells afterwards what that touched. No transaction is open.
+   */
+  readonly exclusive: <T>(work: () => Promise<Written<T>>) => Promise<T>;
   /** Told after every write what it touched. */
   readonly onTouched: (hear: (touched: Touched) => void) => void;
   /** SQLite's own integrity check; `ok` when the file is sound. */
   readonly integrity: () => Promise<string>;
   readonly close: () => void;
+}
+
+/** What another process answered, and what it wrote. */
+export interface Written<T> {
+  readonly answer: T;
+  readonly touched: readonly Touched[];
 }
 
 /**
@@ -56,13 +66,20 @@ export async function openStore(file: string, migrationsFolder: string): Promise
     if (touched) for (const hear of listeners) hear(touched);
     return result;
   };
+  const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
+    const turn = last.then(work);
+    last = turn.catch(() => undefined);
+    return turn;
+  };
   return {
     read: drizzle(reader, { schema }),
-    write: (work) => {
-      const turn = last.then(() => transact(work));
-      last = turn.catch(() => undefined);
-      return turn;
-    },
+    write: (work) => inTurn(() => transact(work)),
+    exclusive: (work) =>
+      inTurn(async () => {
+        const { answer, touched } = await work();
+        for (const each of touched) for (const hear of listeners) hear(each);
+        return answer;
+      }),
     onTouched: (hear) => listeners.push(hear),
     integrity: async () => {
       const { rows } = await reader.execute('PRAGMA integrity_check');

@@ -58,10 +58,18 @@ export async function clearStash(tx: Tx): Promise<void> {
 }
 
 /** Fills an empty stash. */
-export async function insertStash(tx: Tx, content: Content): Promise<void> {
+export async function insertStash(
+  tx: Tx,
+  content: Content,
+  written: (supplies: number) => void = () => undefined,
+): Promise<void> {
   touch(tx, 'all');
   for (const some of chunks(content.units)) await tx.insert(units).values(some);
-  for (const some of chunks(content.supplies)) await tx.insert(supplies).values(some);
+  let done = 0;
+  for (const some of chunks(content.supplies)) {
+    await tx.insert(supplies).values(some);
+    written((done += some.length));
+  }
   for (const some of chunks(content.records))
     await tx.insert(records).values(some.map((record) => ({ ...record, sort: record.body.sort })));
   await insertHistory(tx, content);

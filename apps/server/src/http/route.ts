@@ -2,6 +2,7 @@ import { COMMAND_AT, COMMAND_ID, commandHead, type Route } from '@red-shelf/cont
 import { json, type Request, type Router } from 'express';
 import type { z } from 'zod';
 import type { Context } from '../services/context';
+import type { Command } from '../services/command';
 import { runCommand } from '../services/commands';
 import { parsed } from '../services/refusal';
 
@@ -35,6 +36,19 @@ export function mount<B extends z.ZodType, A extends z.ZodType>(
   listen(router, route, (request) => handle(inputOf(route, request)));
 }
 
+/** Mounts a contract route that changes something, with the command as the client named it. */
+export function mountAsked<B extends z.ZodType, A extends z.ZodType>(
+  router: Router,
+  route: Route<B, A>,
+  handle: (command: Command, input: Input<B>) => Promise<z.output<A>>,
+): void {
+  listen(router, route, (request) => {
+    const input = inputOf(route, request);
+    const head = parsed(commandHead, { id: request.get(COMMAND_ID), at: request.get(COMMAND_AT) });
+    return handle({ name: `${route.method} ${request.path}`, ...head }, input);
+  });
+}
+
 /**
  * Mounts a contract route that changes something. What the client named is done once: asked again, it answers what it
  * answered. All of it is one transaction, the answer kept with it.
@@ -45,10 +59,7 @@ export function mountCommand<B extends z.ZodType, A extends z.ZodType>(
   route: Route<B, A>,
   handle: (context: Context, input: Input<B>) => Promise<z.output<A>>,
 ): void {
-  listen(router, route, (request) => {
-    const input = inputOf(route, request);
-    const head = parsed(commandHead, { id: request.get(COMMAND_ID), at: request.get(COMMAND_AT) });
-    const name = `${route.method} ${request.path}`;
-    return runCommand(context, { name, ...head }, (inner) => handle(inner, input));
-  });
+  mountAsked(router, route, (command, input) =>
+    runCommand(context, command, (inner) => handle(inner, input)),
+  );
 }

@@ -1,5 +1,5 @@
 import { fork, type ChildProcess } from 'node:child_process';
-import { readFileSync } from 'node:fs';
+import { heldBy } from './held';
 import type { PhotoRefusal, PreparedPhoto } from './preparePhoto';
 
 type Answer = PreparedPhoto | PhotoRefusal;
@@ -15,16 +15,6 @@ interface Limits {
 const LOOK_MS = 100;
 /** How long a process without work is kept, ms. */
 const IDLE_MS = 60_000;
-const PAGE_BYTES = 4096;
-
-/** Memory a process holds, bytes; 0 where the system does not tell. */
-function heldBy({ pid }: ChildProcess): number {
-  try {
-    return Number(readFileSync(`/proc/${pid}/statm`, 'utf8').split(' ')[1]) * PAGE_BYTES;
-  } catch {
-    return 0;
-  }
-}
 
 /**
  * Runs `preparePhoto` in processes of their own. One that takes too long or too much memory is ended, and its picture

@@ -1,12 +1,14 @@
 import { routes, type Route } from '@red-shelf/contract';
 import { Router } from 'express';
 import type { z } from 'zod';
-import { mount, mountCommand, type Input } from '../http/route';
+import { mount, mountAsked, mountCommand, type Input } from '../http/route';
+import { asideOf } from '../services/aside';
 import { actOnSupply } from '../services/acts';
 import { applyArrange, previewArrange } from '../services/arrange';
 import { readColour } from '../devices/reader';
 import { scannables } from '../devices/scanner';
 import { addMany, batchEdit } from '../services/batch';
+import { runCommand } from '../services/commands';
 import { coloursCalled, suggestColours } from '../services/colourNames';
 import { stashList, type Context } from '../services/context';
 import { journal } from '../services/journal';
@@ -18,7 +20,7 @@ import { previewImport, type Uploads } from '../services/imports';
 import { placeHolding, sizeHolding } from '../services/placing';
 import { changedSince, recordsNow, wallNow } from '../services/since';
 import { addSupply, editSupply, getSupply, removeSupply } from '../services/supplies';
-import { undoChange } from '../services/undo';
+import { isRestore, undoChange } from '../services/undo';
 import { addUnit, editUnit, removeUnit } from '../services/wall';
 
 const idOf = (params: Readonly<Record<string, string>>): string => params.id ?? '';
@@ -54,6 +56,7 @@ export function apiRoutes(context: Context, uploads: Uploads): Router {
   mount(router, routes.importProgress, ({ params }) => Promise.resolve(uploads.get(idOf(params)).progress));
   mount(router, routes.cancelImport, ({ params }) => Promise.resolve(cancelImport(uploads, idOf(params))));
   mountCommands(router, context);
+  mountUndo(router, context);
   return router;
 }
 
@@ -85,7 +88,15 @@ function mountCommands(router: Router, outer: Context): void {
   command(routes.applyArrange, async (context, { body: { token, ...request } }) => ({
     change: await applyArrange(context, request, token),
   }));
-  command(routes.undoChange, (context, { params }) => undoChange(context, idOf(params)));
+}
+
+/** Undo: of a whole stash that was replaced it is done aside, since it replaces a whole stash. */
+function mountUndo(router: Router, context: Context): void {
+  mountAsked(router, routes.undoChange, async (command, { params }) => {
+    const id = idOf(params);
+    if (await isRestore(context.store.read, id)) return asideOf(context)('undo', { id, command });
+    return runCommand(context, command, (inner) => undoChange(inner, id));
+  });
 }
 
 type Mount = <B extends z.ZodType, A extends z.ZodType>(

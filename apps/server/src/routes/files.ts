@@ -1,19 +1,22 @@
+import { createReadStream } from 'node:fs';
+import { pipeline } from 'node:stream/promises';
 import { addressIn, inStash, placedLots, readRange, writeCsv } from '@red-shelf/core';
 import {
   fileRoutes,
-  MOST_DOCUMENT_BYTES,
+  MOST_BACKUP_BYTES,
   MOST_LIST_BYTES,
   MOST_PHOTO_BYTES,
   MOST_RANGE_BYTES,
 } from '@red-shelf/contract';
-import { json, raw, Router } from 'express';
+import { raw, Router } from 'express';
+import { withReceived } from '../http/receive';
+import { asideOf, type Progress } from '../services/aside';
+import { sendBackup, withDocument } from '../services/backup';
 import { allSupplies } from '../db/supplyRepository';
 import { notFound, Refusal } from '../services/refusal';
 import type { Context } from '../services/context';
-import { writeDocument } from '../services/document';
 import { receiveList, type Uploads } from '../services/imports';
 import { keepPhoto, photoFile } from '../services/photos';
-import { restoreDocument } from '../services/restore';
 import { supplyToView, unitToView } from '../services/views';
 import { standingUnits } from '../db/unitRepository';
 
@@ -30,13 +33,25 @@ export function fileApi(context: Context, uploads: Uploads): Router {
   router.post(
     fileRoutes.uploadList.path,
     raw({ type: () => true, limit: MOST_LIST_BYTES }),
-    (request, response) => {
+    async (request, response) => {
       if (!Buffer.isBuffer(request.body)) throw new Refusal(422, 'csv_empty', 'The file is empty.');
-      response.json(receiveList(context, uploads, request.body));
+      response.json(await receiveList(context, uploads, request.body));
     },
   );
-  router.post(fileRoutes.restore.path, json({ limit: MOST_DOCUMENT_BYTES }), async (request, response) => {
-    response.json({ change: await restoreDocument(context, request.body) });
+  let restoring: Progress | null = null;
+  router.post(fileRoutes.restore.path, async (request, response) => {
+    const report = (progress: Progress): void => void (restoring = progress);
+    try {
+      const change = await withReceived(request, MOST_BACKUP_BYTES, (file) =>
+        asideOf(context)('restore', { file }, { report }),
+      );
+      response.json({ change });
+    } finally {
+      restoring = null;
+    }
+  });
+  router.get(fileRoutes.restoring.path, (_request, response) => {
+    response.json({ progress: restoring });
   });
   const anyFile = (limit: number) => raw({ type: () => true, limit });
   router.post(fileRoutes.readRange.path, anyFile(MOST_RANGE_BYTES), (request, response) => {
@@ -74,10 +89,15 @@ export function fileApi(context: Context, uploads: Uploads): Router {
     });
     response.attachment('red-shelf-stash.csv').type('text/csv').send(writeCsv(list));
   });
-  router.get(fileRoutes.exportJson.path, async (_request, response) => {
-    // Inside the queue of writes, so that no change falls between two of its tables.
-    const document = await context.store.write((tx) => writeDocument(tx, context.ports.now()));
-    response.attachment('red-shelf-stash.json').type('application/json').send(JSON.stringify(document));
+  router.get(fileRoutes.exportJson.path, (_request, response, next) => {
+    withDocument(context, async (file) => {
+      response.attachment('red-shelf-stash.json').type('application/json');
+      await pipeline(createReadStream(file), response);
+    }).catch(next);
+  });
+  router.get(fileRoutes.backup.path, (_request, response, next) => {
+    response.attachment(`red-shelf-${context.ports.now().slice(0, 10)}.zip`).type('application/zip');
+    sendBackup(context, response).catch(next);
   });
   return router;
 }

@@ -1,17 +1,9 @@
 import { eq, sql } from 'drizzle-orm';
 import { changes, commands, holdings, records, supplies, units } from '../db/schema';
 import type { Tx } from '../db/tx';
+import type { Command } from './command';
 import { Refusal } from './refusal';
 import type { Context } from './context';
-
-/** A command as the client named it. */
-export interface Command {
-  /** What is asked, and of what. */
-  readonly name: string;
-  readonly id?: string | undefined;
-  /** When the person did it; now when left out. */
-  readonly at?: string | undefined;
-}
 
 /**
  * Does a command in one transaction, its answer kept with it: sent again after a lost answer it is not done again. A

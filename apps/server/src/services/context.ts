@@ -3,6 +3,7 @@ import { Refusal } from './refusal';
 import type { PhotoKeeping } from './photos';
 import type { Ports } from './ports';
 import { StashList } from './stashList';
+import type { Aside } from './aside';
 
 /** What every use case works with. */
 export interface Context {
@@ -10,6 +11,8 @@ export interface Context {
   readonly ports: Ports;
   /** Left out where no photos are kept. */
   readonly photos?: PhotoKeeping;
+  /** Does long work; left out where none is asked for. */
+  readonly aside?: Aside;
 }
 
 const lists = new WeakMap<Store, StashList>();

@@ -1,5 +1,6 @@
 import { mainLot, said, sparse, spotCalled, type RowVerdict } from '@red-shelf/core';
-import type { ImportCommit, ImportProgress } from '@red-shelf/contract';
+import type { ChangeView, ImportCommit, ImportProgress } from '@red-shelf/contract';
+import { asideOf, type Progress, type Report } from './aside';
 import { lotsOf } from '../db/holdingRepository';
 import { supplyRecord, type SupplyRecord } from '../db/supplyRepository';
 import { chunks, type Tx } from '../db/tx';
@@ -32,23 +33,29 @@ export async function commitImport(
   const upload = uploads.get(id);
   if (upload.progress.state === 'running' || upload.progress.state === 'done')
     throw new Refusal(409, 'import_started', 'This list is being imported, or was already.');
-  const { verdicts, token } = await planUpload(context.store.read, upload, choices);
-  refuseUnexpected(verdicts, token, choices);
-  const rows = verdicts.filter(({ verdict }) => verdict === 'add' || verdict === 'change');
-  upload.cancelled = false;
-  upload.progress = { state: 'running', done: 0, total: rows.length, changeId: null, reason: null };
+  const { bytes } = upload;
+  const before = upload.progress;
+  upload.cancel = new AbortController();
+  upload.progress = { state: 'running', done: 0, total: before.total, changeId: null, reason: null };
+  try {
+    const plan = await asideOf(context)('previewList', { bytes, choices });
+    refuseUnexpected(plan.refuse, plan.token, choices);
+    upload.progress = { ...upload.progress, total: plan.add + plan.change };
+  } catch (error) {
+    upload.progress = before;
+    throw error;
+  }
   void run(context, upload, choices).catch(() => undefined);
   return upload.progress;
 }
 
-function refuseUnexpected(verdicts: readonly RowVerdict[], token: string, choices: ImportCommit): void {
+function refuseUnexpected(refused: number, token: string, choices: ImportCommit): void {
   if (token !== choices.token)
     throw new Refusal(
       409,
       'preview_outdated',
       'The stash has changed since this preview. Look at the new preview first; nothing was imported.',
     );
-  const refused = verdicts.filter(({ verdict }) => verdict === 'refuse').length;
   if (refused > 0 && !choices.leaveOutRefused)
     throw new Refusal(
       422,
@@ -57,16 +64,13 @@ function refuseUnexpected(verdicts: readonly RowVerdict[], token: string, choice
     );
 }
 
-async function run({ store, ports }: Context, upload: Upload, choices: ImportCommit): Promise<void> {
+async function run(context: Context, upload: Upload, choices: ImportCommit): Promise<void> {
+  const { signal } = upload.cancel;
+  const report = ({ done }: Progress): void => {
+    upload.progress = { ...upload.progress, done };
+  };
   try {
-    const change = await store.write(async (tx) => {
-      // The stash may have changed while this waited its turn.
-      const { verdicts, token } = await planUpload(tx, upload, choices);
-      refuseUnexpected(verdicts, token, choices);
-      const recorder = new Recorder(tx, ports);
-      const written = await writeRows(tx, recorder, verdicts, upload, ports);
-      return recorder.finish('import', '', written);
-    });
+    const change = await asideOf(context)('importList', { bytes: upload.bytes, choices }, { report, signal });
     upload.progress = { ...upload.progress, state: 'done', changeId: change.id };
   } catch (error) {
     const reason = error instanceof Refusal ? error.message : 'Something went wrong in Red Shelf itself.';
@@ -78,20 +82,35 @@ async function run({ store, ports }: Context, upload: Upload, choices: ImportCom
   }
 }
 
+/** Writes a list that was previewed; refused where the stash changed while it waited its turn. */
+export const importList = (
+  { store, ports }: Context,
+  { bytes, choices }: { readonly bytes: Uint8Array; readonly choices: ImportCommit },
+  report: Report,
+): Promise<ChangeView> =>
+  store.write(async (tx) => {
+    const { verdicts, token } = await planUpload(tx, { bytes, choices });
+    const refused = verdicts.filter(({ verdict }) => verdict === 'refuse').length;
+    refuseUnexpected(refused, token, choices);
+    const recorder = new Recorder(tx, ports);
+    const written = await writeRows(tx, recorder, verdicts, report, ports);
+    return recorder.finish('import', '', written);
+  });
+
 async function writeRows(
   tx: Tx,
   recorder: Recorder,
   verdicts: readonly RowVerdict[],
-  upload: Upload,
+  report: Report,
   ports: Context['ports'],
 ): Promise<number> {
   const at = ports.now();
   let written = 0;
+  const total = verdicts.filter(({ verdict }) => verdict === 'add' || verdict === 'change').length;
   const progressed = async (rows: number): Promise<void> => {
     written += rows;
-    upload.progress = { ...upload.progress, done: written };
     await breathe();
-    if (upload.cancelled) throw new Cancelled();
+    report({ step: 'writing', done: written, total });
   };
   const added = verdicts.flatMap((row) => (row.verdict === 'add' ? [row] : []));
   for (const some of chunks(added, BREATH)) {
@@ -152,7 +171,8 @@ async function setDownAll(
 /** Asks a running import to stop; what it wrote so far is rolled back. */
 export function cancelImport(uploads: Uploads, id: string): ImportProgress {
   const upload = uploads.get(id);
-  upload.cancelled = true;
+  upload.cancel.abort(new Cancelled());
+  upload.cancel = new AbortController();
   if (upload.progress.state === 'waiting') upload.progress = { ...upload.progress, state: 'cancelled' };
   return upload.progress;
 }

@@ -17,6 +17,7 @@ import {
   type RowView,
   type UploadView,
 } from '@red-shelf/contract';
+import { asideOf } from './aside';
 import { fingerprint } from '../db/fingerprint';
 import { allSupplies } from '../db/supplyRepository';
 import { recordRow } from '../db/recordRepository';
@@ -28,26 +29,27 @@ import { supplyToView } from './views';
 
 /** A list that was uploaded and waits for the person's word. Nothing of it is in the stash. */
 export interface Upload {
-  readonly table: CsvTable;
+  readonly bytes: Uint8Array;
   progress: ImportProgress;
-  cancelled: boolean;
+  /** Ends what is being done with it. */
+  cancel: AbortController;
 }
 
 /** Uploads waiting in memory; the oldest makes way. Losing one costs choosing the file again. */
 const MOST_WAITING = 8;
 export class Uploads {
   private readonly waiting = new Map<string, Upload>();
-  add(id: string, table: CsvTable): void {
+  add(id: string, bytes: Uint8Array, rows: number): void {
     const oldest = this.waiting.keys().next();
     if (this.waiting.size >= MOST_WAITING && !oldest.done) this.waiting.delete(oldest.value);
     const progress: ImportProgress = {
       state: 'waiting',
       done: 0,
-      total: table.rows.length,
+      total: rows,
       changeId: null,
       reason: null,
     };
-    this.waiting.set(id, { table, progress, cancelled: false });
+    this.waiting.set(id, { bytes, progress, cancel: new AbortController() });
   }
   get(id: string): Upload {
     const found = this.waiting.get(id);
@@ -69,21 +71,36 @@ const UNREADABLE: Record<CsvRefusal['code'], (refusal: CsvRefusal) => string> = 
   csv_too_many_columns: ({ have, most }) => `The list has ${have} columns; at most ${most} are read.`,
 };
 
-/** Reads an uploaded file and keeps it for mapping and preview. */
-export function receiveList({ ports }: Context, uploads: Uploads, bytes: Uint8Array): UploadView {
+/** The rows of a list, or why it is none. */
+function tableOf(bytes: Uint8Array): CsvTable {
   const table = readCsv(bytes);
   if (!table.ok) throw new Refusal(422, table.code, UNREADABLE[table.code](table));
-  const id = ports.newId();
-  uploads.add(id, table);
+  return table;
+}
+
+/** What an uploaded file is, and what its columns seem to be. */
+export function readList(bytes: Uint8Array): Omit<UploadView, 'id'> {
+  const { encoding, delimiter, headings, rows } = tableOf(bytes);
   return {
-    id,
-    encoding: table.encoding,
-    delimiter: table.delimiter,
-    headings: [...table.headings],
-    sample: table.rows.slice(0, 5).map((row) => [...row]),
-    rows: table.rows.length,
-    mapping: guessByContent(guessMapping(table.headings), table.headings, table.rows),
+    encoding,
+    delimiter,
+    headings: [...headings],
+    sample: rows.slice(0, 5).map((row) => [...row]),
+    rows: rows.length,
+    mapping: guessByContent(guessMapping(headings), headings, rows),
   };
+}
+
+/** Reads an uploaded file and keeps it for mapping and preview. */
+export async function receiveList(
+  context: Context,
+  uploads: Uploads,
+  bytes: Uint8Array,
+): Promise<UploadView> {
+  const list = await asideOf(context)('readList', { bytes });
+  const id = context.ports.newId();
+  uploads.add(id, bytes, list.rows);
+  return { id, ...list };
 }
 
 /** The person's currency, where they said one. */
@@ -95,12 +112,16 @@ async function moneyOf(db: Readable): Promise<{ currency?: string }> {
 /** What is called a colour in the long list of names, as a form knows them too. */
 const colourCalled = (name: string): string | null => coloursCalled([name])[0]?.hex ?? null;
 
+interface ListToPlan {
+  readonly bytes: Uint8Array;
+  readonly choices: ImportChoices;
+}
 /** What importing would do to every row, against the stash as it is now. */
 export async function planUpload(
   db: Readable,
-  { table }: Upload,
-  choices: ImportChoices,
+  { bytes, choices }: ListToPlan,
 ): Promise<{ verdicts: RowVerdict[]; token: string }> {
+  const table = tableOf(bytes);
   const here = (await allSupplies(db)).filter(({ supply }) => inStash(supply));
   const known = here.map((found): KnownSupply => {
     const { items, left } = supplyToView(found).stock;
@@ -124,17 +145,19 @@ export async function planUpload(
   return { verdicts, token: fingerprint(outcome) };
 }
 
-export async function previewImport(
-  { store }: Context,
-  uploads: Uploads,
-  id: string,
-  choices: ImportChoices,
-): Promise<ImportPreview> {
-  const { verdicts, token } = await planUpload(store.read, uploads.get(id), choices);
+export async function previewList({ store }: Context, list: ListToPlan): Promise<ImportPreview> {
+  const { verdicts, token } = await planUpload(store.read, list);
   const tally = { add: 0, change: 0, same: 0, refuse: 0 };
   for (const { verdict } of verdicts) tally[verdict]++;
   return { rows: verdicts.map(rowToView), ...tally, token };
 }
+
+export const previewImport = async (
+  context: Context,
+  uploads: Uploads,
+  id: string,
+  choices: ImportChoices,
+): Promise<ImportPreview> => asideOf(context)('previewList', { bytes: uploads.get(id).bytes, choices });
 
 function rowToView(row: RowVerdict): RowView {
   const refused = row.verdict === 'refuse';

@@ -16,6 +16,8 @@ export interface PhotoKeeping {
 }
 
 const ID = /^[0-9a-f-]{1,64}$/i;
+/** How a kept picture's file is called, whole or small. */
+export const PHOTO_FILE = /^[0-9a-f-]{1,64}(\.small)?\.jpg$/i;
 
 const refusePhoto = (why: PhotoRefusal): Refusal =>
   why === 'unreadable'
@@ -31,14 +33,17 @@ const refusePhoto = (why: PhotoRefusal): Refusal =>
       );
 
 /** How a picture that is read here begins. */
+const JPEG = [0xff, 0xd8, 0xff] as const;
 const BEGINNINGS: readonly (readonly (number | null)[])[] = [
-  // JPEG
-  [0xff, 0xd8, 0xff],
+  JPEG,
   // PNG
   [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a],
   // WebP: RIFF, four bytes of length, WEBP
   [0x52, 0x49, 0x46, 0x46, null, null, null, null, 0x57, 0x45, 0x42, 0x50],
 ];
+
+/** Whether a file says of itself that it is a JPEG. */
+export const isJpeg = (bytes: Uint8Array): boolean => JPEG.every((byte, i) => bytes[i] === byte);
 
 /** What a file is, is told by its first bytes, not by its name; nothing else is ever opened. */
 function refuseOther(bytes: Buffer): void {

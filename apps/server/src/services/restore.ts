@@ -6,6 +6,7 @@ import { clearStash, insertStash } from '../db/stashRepository';
 import type { Tx } from '../db/tx';
 import { parsed } from './refusal';
 import { refuseInconsistent } from './consistent';
+import type { Report } from './aside';
 import type { Context } from './context';
 import { writeDocument } from './document';
 import type { Ports } from './ports';
@@ -15,13 +16,18 @@ import { Recorder } from './recorder';
 export const REPLACED = 'replaced';
 
 /** Replaces the whole stash by a document, whole or not at all. The stash as it was is kept, so it can be undone. */
-export async function restoreDocument({ store, ports }: Context, given: unknown): Promise<ChangeView> {
+export async function restoreDocument(
+  { store, ports }: Context,
+  given: unknown,
+  report: Report = () => undefined,
+): Promise<ChangeView> {
+  report({ step: 'checking', done: 0, total: 1 });
   const document = parsed(stashDocument, given);
   refuseInconsistent(document);
   return store.write(async (tx) => {
     const recorder = new Recorder(tx, ports);
     recorder.inverse.snapshotId = await takeSnapshot(tx, ports);
-    await replaceStash(tx, document);
+    await replaceStash(tx, document, report);
     await tx.update(changes).set({ undoneBy: REPLACED }).where(isNull(changes.undoneBy));
     const room = document.units.find(({ id }) => id === ROOM_ID);
     return recorder.finish('restore', room?.name ?? '', document.supplies.length);
@@ -44,9 +50,17 @@ async function takeSnapshot(tx: Tx, ports: Ports): Promise<string> {
   return id;
 }
 
-async function replaceStash(tx: Tx, document: StashDocument): Promise<void> {
+async function replaceStash(
+  tx: Tx,
+  document: StashDocument,
+  report: Report = () => undefined,
+): Promise<void> {
   await clearStash(tx);
-  await insertStash(tx, { ...document, supplies: numbered(document.supplies) });
+  const total = document.supplies.length;
+  report({ step: 'writing', done: 0, total });
+  await insertStash(tx, { ...document, supplies: numbered(document.supplies) }, (done) =>
+    report({ step: 'writing', done, total }),
+  );
 }
 
 /** Supplies with a short number each; those of older documents get the next free ones. */

@@ -7,7 +7,7 @@ import { lotsByIds, lotsOf } from '../db/holdingRepository';
 import { recordRow } from '../db/recordRepository';
 import { changes } from '../db/schema';
 import { supplyRecords } from '../db/supplyRepository';
-import type { Tx } from '../db/tx';
+import type { Readable, Tx } from '../db/tx';
 import { standingUnits, unitRecord } from '../db/unitRepository';
 import { notFound, Refusal } from './refusal';
 import type { Context } from './context';
@@ -32,6 +32,12 @@ class Undoing {
   keep(what: KeptView[number]['what'], name: string, why: Why): void {
     this.kept.push({ what, name, why });
   }
+}
+
+/** Whether undoing a change replaces the whole stash. */
+export async function isRestore(db: Readable, id: string): Promise<boolean> {
+  const [line] = await db.select({ inverse: changes.inverse }).from(changes).where(eq(changes.id, id));
+  return (line?.inverse as Inverse | undefined)?.snapshotId !== undefined;
 }
 
 /**

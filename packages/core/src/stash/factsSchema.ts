@@ -69,7 +69,13 @@ export const factsSchema = z.strictObject({
   /** Other colours of a patterned thing, for searching. */
   otherHexes: z.array(hexCode).max(8, 'At most 8 other colours.').optional(),
   photos: z
-    .array(z.object({ id: z.string(), width: z.int(), height: z.int() }))
+    .array(
+      z.object({
+        id: z.string().max(64),
+        width: z.int().min(1).max(100_000),
+        height: z.int().min(1).max(100_000),
+      }),
+    )
     .max(MOST_PHOTOS, `At most ${MOST_PHOTOS} photos.`)
     .optional(),
   reserved: z

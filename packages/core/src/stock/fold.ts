@@ -45,6 +45,10 @@ export function standing<E extends Pick<StashEvent, 'id' | 'act'> & { readonly u
 
 const EMPTY: Tally = { items: 0, left: 0 };
 
+/** Nobody has more; what adds up to more stays there, so that sums remain whole numbers. */
+const MOST = 1e15;
+const held = (amount: number): number => Math.min(MOST, Math.max(0, amount));
+
 /**
  * A lot after one posting. Pads and markers wear down use by use and never below empty, since uses per fill is an
  * estimate; when one leaves, the emptiest goes first, so what is left shrinks only when the rest cannot hold it.
@@ -52,12 +56,12 @@ const EMPTY: Tally = { items: 0, left: 0 };
 function posted(was: Tally, { items, left, how }: Posting, whole: boolean, rule: CountRule): Tally {
   if (how === 'to') return { items, left };
   const fill = whole && rule.counting === 'fill';
-  const now = { items: Math.max(0, was.items + items), left: Math.max(0, was.left + left) };
+  const now = { items: held(was.items + items), left: held(was.left + left) };
   if (!fill) return now;
   const room = now.items * rule.usesPerFill;
   if (how === 'full')
     return items > 0
-      ? { ...now, left: now.left + items * rule.usesPerFill }
+      ? { ...now, left: held(now.left + items * rule.usesPerFill) }
       : { ...now, left: Math.max(now.left, room) };
   return items < 0 ? { ...now, left: Math.min(now.left, room) } : now;
 }
@@ -93,7 +97,7 @@ export function foldEvents(
     const missing = Math.max(0, fewer);
     if (missing > 0) unlogged.set(event.id, missing);
     const use = useIn(event, supplyId);
-    used += missing + (use ?? 0);
+    used = held(used + missing + (use ?? 0));
     if (use === null) continue;
     uses++;
     if (lastUsedAt === null || event.at > lastUsedAt) lastUsedAt = event.at;

@@ -1,0 +1,25 @@
+import { createWriteStream } from 'node:fs';
+import type { Report, TaskName, Tasks } from '../services/aside';
+import { runCommand } from '../services/commands';
+import type { Context } from '../services/context';
+import { writeDocumentTo } from '../services/document';
+import { importList } from '../services/importCommit';
+import { previewList, readList } from '../services/imports';
+import { restoreFile } from '../services/restoreFile';
+import { undoChange } from '../services/undo';
+
+type Work<N extends TaskName> = (
+  context: Context,
+  task: Tasks[N]['task'],
+  report: Report,
+) => Promise<Tasks[N]['answer']>;
+
+/** How each piece of long work is done. */
+export const TASKS: { readonly [N in TaskName]: Work<N> } = {
+  restore: (context, { file }, report) => restoreFile(context, file, report),
+  undo: (context, { id, command }) => runCommand(context, command, (inner) => undoChange(inner, id)),
+  document: (context, { file }) => writeDocumentTo(context, createWriteStream(file)),
+  readList: (_, { bytes }) => Promise.resolve(readList(bytes)),
+  previewList,
+  importList,
+};
