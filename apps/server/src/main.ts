@@ -28,10 +28,9 @@ const photos = {
   prepare: photoProcesses(new URL('./photoWorker.js', import.meta.url)),
 };
 const web = resolve(settings.RED_SHELF_WEB);
-const migrations = resolve(settings.RED_SHELF_MIGRATIONS);
 const aside = asideProcess(
   { store },
-  { script: new URL('./worker.js', import.meta.url), db, migrations, photos: photos.folder },
+  { script: new URL('./worker.js', import.meta.url), db, photos: photos.folder },
 );
 const context = { store, ports: systemPorts, photos, aside };
 const app = makeApp(context, log, existsSync(join(web, 'index.html')) ? web : undefined);

@@ -1,4 +1,5 @@
-import { fork } from 'node:child_process';
+import { fork, type ChildProcess } from 'node:child_process';
+import type { Written } from '../db/open';
 import { Refusal } from '../services/refusal';
 import { heldBy } from '../jobs/held';
 import type { Sent, Told } from './worker';
@@ -9,6 +10,13 @@ import type { Aside, TaskName } from '../services/aside';
 const LOOK_MS = 100;
 const MB = 1024 * 1024;
 const MINUTE = 60_000;
+/** How long a process without work is kept, and how large it may be then. */
+const REST_MS = 30_000;
+const MOST_AT_REST = 260 * MB;
+/** So many work at the same time. */
+const LANES = 2;
+/** How much of its memory is heap. */
+const HEAP_SHARE = 0.6;
 
 interface Limits {
   readonly mostMs: number;
@@ -23,6 +31,7 @@ const LIMITS: Readonly<Record<TaskName, Limits>> = {
   restore: WHOLE,
   undo: WHOLE,
   document: WHOLE,
+  csv: WHOLE,
 };
 /** Tasks that write, or must see one state: the writes' turn is kept meanwhile. */
 const ALONE: ReadonlySet<TaskName> = new Set(['restore', 'undo', 'document', 'importList']);
@@ -37,7 +46,6 @@ const tooHeavy = (what: 'time' | 'memory'): Refusal =>
 interface Place {
   readonly script: URL;
   readonly db: string;
-  readonly migrations: string;
   readonly photos: string;
 }
 
@@ -50,49 +58,100 @@ export function asideProcess(
   { script, ...place }: Place,
   limits: Partial<Record<TaskName, Limits>> = {},
 ): Aside {
-  const inProcess = <A>(sent: Sent, report: (told: Told) => void, signal?: AbortSignal) =>
-    new Promise<{ answer: A; touched: Extract<Told, { answer: unknown }>['touched'] }>((resolve, reject) => {
-      const { mostMs, mostBytes } = { ...LIMITS, ...limits }[sent.name];
-      const child = fork(script, {
-        serialization: 'advanced',
-        stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
-        execArgv: [`--max-old-space-size=${Math.round(mostBytes / MB)}`],
-      });
-      const since = Date.now();
-      let over = false;
-      const end = (settle: () => void): void => {
-        if (over) return;
-        over = true;
-        clearInterval(looking);
-        child.kill('SIGKILL');
-        // Its locks are gone when it is.
-        if (child.exitCode !== null || child.signalCode !== null) settle();
-        else child.once('exit', settle);
-      };
-      const refuse = (error: unknown) =>
-        end(() => reject(error instanceof Error ? error : new Error(String(error))));
-      const looking = setInterval(() => {
-        if (Date.now() - since > mostMs) refuse(tooHeavy('time'));
-        else if (heldBy(child) > mostBytes) refuse(tooHeavy('memory'));
-      }, LOOK_MS);
-      signal?.addEventListener('abort', () => refuse(signal.reason));
-      child.once('exit', () => refuse(tooHeavy('memory')));
-      child.on('message', (told: Told) => {
-        if ('progress' in told) report(told);
-        else if ('problem' in told) {
-          const { status, code, title, type: _, ...more } = told.problem;
-          refuse(new Refusal(status, code, title, more));
-        } else if ('failed' in told) refuse(new Error(told.failed));
-        else end(() => resolve({ answer: told.answer as A, touched: told.touched }));
-      });
-      child.send({ ...sent, ...place }, (error) => error && refuse(error));
+  const idle: ChildProcess[] = [];
+  const queue: (() => void)[] = [];
+  let busy = 0;
+
+  const start = (mostBytes: number): ChildProcess =>
+    fork(script, {
+      serialization: 'advanced',
+      stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+      // Before it is full it has to tidy up, so that it holds no more than it needs.
+      execArgv: [`--max-old-space-size=${Math.round((mostBytes * HEAP_SHARE) / MB)}`],
     });
+
+  /** A process that did its work waits a little for more, unless it has grown. */
+  const rest = (child: ChildProcess): void => {
+    if (heldBy(child) > MOST_AT_REST) return void child.kill('SIGKILL');
+    idle.push(child);
+    child.unref();
+    child.channel?.unref();
+    child.once('exit', () => drop(child));
+    setTimeout(() => drop(child) && child.kill('SIGKILL'), REST_MS).unref();
+    return undefined;
+  };
+  const drop = (child: ChildProcess): boolean => {
+    const at = idle.indexOf(child);
+    if (at >= 0) idle.splice(at, 1);
+    return at >= 0;
+  };
+
+  const next = (mostBytes: number): ChildProcess => {
+    const child = idle.pop();
+    if (!child?.connected) return start(mostBytes);
+    child.removeAllListeners('exit');
+    child.ref();
+    child.channel?.ref();
+    return child;
+  };
+
+  const inProcess = <A>(sent: Sent, report: (told: Told) => void, signal?: AbortSignal) =>
+    new Promise<Written<A>>((resolve, reject) => {
+      const { mostMs, mostBytes } = { ...LIMITS, ...limits }[sent.name];
+      const child = next(mostBytes);
+      const since = Date.now();
+      const done = (): void => {
+        clearInterval(looking);
+        child.removeAllListeners();
+        signal?.removeEventListener('abort', cancelled);
+      };
+      /** Its locks are gone when it is. */
+      const end = (error: unknown): void => {
+        done();
+        const settle = () => reject(error instanceof Error ? error : new Error(String(error)));
+        if (child.exitCode !== null || child.signalCode !== null) return settle();
+        child.once('exit', settle);
+        child.kill('SIGKILL');
+      };
+      const cancelled = (): void => end(signal?.reason);
+      const looking = setInterval(() => {
+        if (Date.now() - since > mostMs) end(tooHeavy('time'));
+        else if (heldBy(child) > mostBytes) end(tooHeavy('memory'));
+      }, LOOK_MS);
+      if (signal?.aborted) return cancelled();
+      signal?.addEventListener('abort', cancelled);
+      child.once('exit', () => end(tooHeavy('memory')));
+      child.on('message', (told: Told) => {
+        if ('progress' in told) return report(told);
+        if ('failed' in told) return end(new Error(told.failed));
+        done();
+        rest(child);
+        if ('answer' in told) return resolve({ answer: told.answer as A, touched: told.touched });
+        const { status, code, title, type: _, ...more } = told.problem;
+        return reject(new Refusal(status, code, title, more));
+      });
+      child.send({ ...sent, ...place }, (error) => error && end(error));
+    });
+  /** A few at a time, so that they hold no more memory than a few do. */
+  const inLane = async <A>(work: () => Promise<A>): Promise<A> => {
+    if (busy >= LANES) await new Promise<void>((go) => queue.push(go));
+    busy++;
+    try {
+      return await work();
+    } finally {
+      busy--;
+      queue.shift()?.();
+    }
+  };
+
   return async (name, task, { report, signal } = {}) => {
     const work = () =>
-      inProcess<never>(
-        { name, task, ...place },
-        (told) => 'progress' in told && report?.(told.progress),
-        signal,
+      inLane(() =>
+        inProcess<never>(
+          { name, task, ...place },
+          (told) => 'progress' in told && report?.(told.progress),
+          signal,
+        ),
       );
     if (ALONE.has(name)) return store.exclusive(work);
     return (await work()).answer;

@@ -1,4 +1,4 @@
-import { openStore } from '../db/open';
+import { joinStore } from '../db/open';
 import type { Touched } from '../db/tx';
 import { Refusal } from '../services/refusal';
 import { systemPorts } from '../services/ports';
@@ -10,7 +10,6 @@ export interface Sent {
   readonly name: TaskName;
   readonly task: Tasks[TaskName]['task'];
   readonly db: string;
-  readonly migrations: string;
   readonly photos: string;
 }
 export type Told =
@@ -19,35 +18,33 @@ export type Told =
   | { readonly problem: Refusal['problem'] }
   | { readonly failed: string };
 
-/** Does one piece of long work with a connection of its own, and ends. */
-process.once('message', (sent: Sent) => {
-  const tell = (told: Told): Promise<void> =>
-    new Promise((done) => {
-      if (process.send) process.send(told, undefined, undefined, () => done());
-      else done();
-    });
-  void work(sent, (progress) => void tell({ progress }))
+/** Does one piece of long work after another, each with a connection of its own. */
+process.on('message', (sent: Sent) => {
+  const tell = (told: Told): void => void process.send?.(told);
+  void work(sent, (progress) => tell({ progress }))
     .catch((error: unknown): Told => {
       if (error instanceof Refusal) return { problem: error.problem };
       return { failed: error instanceof Error ? (error.stack ?? error.message) : String(error) };
     })
-    .then(tell)
-    .finally(() => process.exit(0));
+    .then(tell);
 });
 // Without the server there is nobody to work for; what is not finished is rolled back.
 process.on('disconnect', () => process.exit(0));
 
-async function work(
-  { name, task, db, migrations, photos }: Sent,
-  report: (p: Progress) => void,
-): Promise<Told> {
-  const store = await openStore(db, migrations);
-  const touched: Touched[] = [];
-  store.onTouched((each) => touched.push(each));
-  // Pictures are only moved here, never read.
-  const keeping = { folder: photos, prepare: () => Promise.resolve('unreadable' as const) };
-  const context = { store, ports: systemPorts, photos: keeping };
-  const answer = await (TASKS[name] as (...given: unknown[]) => Promise<unknown>)(context, task, report);
-  store.close();
-  return { answer, touched };
+/** Where everything was replaced, nobody needs to be told of each thing. */
+const briefly = (touched: Touched): Touched => (touched.all ? { ...touched, supplies: new Set() } : touched);
+
+async function work({ name, task, db, photos }: Sent, report: (progress: Progress) => void): Promise<Told> {
+  const store = await joinStore(db);
+  try {
+    const touched: Touched[] = [];
+    store.onTouched((each) => touched.push(briefly(each)));
+    // Pictures are only put where they belong here, never read.
+    const keeping = { folder: photos, prepare: () => Promise.resolve('unreadable' as const) };
+    const context = { store, ports: systemPorts, photos: keeping };
+    const answer = await (TASKS[name] as (...given: unknown[]) => Promise<unknown>)(context, task, report);
+    return { answer, touched };
+  } finally {
+    store.close();
+  }
 }

@@ -12,7 +12,7 @@ import {
 } from '@red-shelf/core';
 import { asc, inArray, sql } from 'drizzle-orm';
 import { lotsOf } from './holdingRepository';
-import { chunks, touch, type Readable, type Tx } from './tx';
+import { breathe, chunks, touch, type Readable, type Tx } from './tx';
 import { events, postings, shifts, tallies, usage } from './schema';
 import type { SupplyRecord } from './supplyRepository';
 
@@ -234,6 +234,55 @@ export async function foldOn(tx: Tx, of: readonly Counted[], added: readonly Sta
       });
 }
 
+/** The events that concern each of some supplies: its own, and those that take from one of its lots. */
+function bySupplyOf(
+  found: readonly EventRecord[],
+  lots: ReadonlyMap<string, readonly Holding[]>,
+): Map<string, EventRecord[]> {
+  const owner = new Map([...lots].flatMap(([id, list]) => list.map((lot) => [lot.id, id] as const)));
+  const bySupply = new Map<string, EventRecord[]>([...lots.keys()].map((id) => [id, []]));
+  for (const event of found) {
+    const concerned = new Set([
+      event.supplyId,
+      ...event.postings.flatMap(({ holdingId }) => owner.get(holdingId) ?? []),
+    ]);
+    for (const id of concerned) bySupply.get(id)?.push(event);
+  }
+  return bySupply;
+}
+
+/** Writes what the events of a whole stash come to, which has no tallies yet. */
+export async function foldWhole(
+  tx: Tx,
+  of: readonly Counted[],
+  lots: readonly Holding[],
+  happened: readonly EventRecord[],
+): Promise<void> {
+  const lotsById = new Map<string, Holding[]>(of.map(({ id }) => [id, []]));
+  for (const lot of lots) lotsById.get(lot.supplyId)?.push(lot);
+  const bySupply = bySupplyOf(happened, lotsById);
+  for (const some of chunks(of)) {
+    await writeFolded(
+      tx,
+      some.map((supply) => ({
+        id: supply.id,
+        ...foldOf(supply, lotsById.get(supply.id) ?? [], bySupply.get(supply.id) ?? []),
+      })),
+    );
+    await breathe();
+  }
+}
+
+async function writeFolded(tx: Tx, folded: readonly (Folded & { readonly id: string })[]): Promise<void> {
+  const sums = folded.flatMap(({ tallies: own }) =>
+    [...own].map(([holdingId, { items, left }]) => ({ holdingId, items, left })),
+  );
+  for (const part of chunks(sums)) await tx.insert(tallies).values(part);
+  await tx
+    .insert(usage)
+    .values(folded.map(({ id, uses, used, lastUsedAt }) => ({ supplyId: id, uses, used, lastUsedAt })));
+}
+
 /** Computes tallies and usage again from the events, for these supplies. */
 export async function refold(tx: Tx, of: readonly Counted[]): Promise<void> {
   for (const some of chunks(of)) {
@@ -242,27 +291,13 @@ export async function refold(tx: Tx, of: readonly Counted[]): Promise<void> {
     const lots = await lotsOf(tx, ids);
     const lotIds = [...lots.values()].flatMap((list) => list.map(({ id }) => id));
     const found = await eventsTouching(tx, ids, lotIds, false);
-    const owner = new Map([...lots].flatMap(([id, list]) => list.map((lot) => [lot.id, id] as const)));
-    const bySupply = new Map<string, EventRecord[]>(ids.map((id) => [id, []]));
-    for (const event of found) {
-      const concerned = new Set([
-        event.supplyId,
-        ...event.postings.flatMap(({ holdingId }) => owner.get(holdingId) ?? []),
-      ]);
-      for (const id of concerned) bySupply.get(id)?.push(event);
-    }
+    const bySupply = bySupplyOf(found, new Map(ids.map((id) => [id, lots.get(id) ?? []])));
     const folded = some.map((supply) => ({
       id: supply.id,
       ...foldOf(supply, lots.get(supply.id) ?? [], bySupply.get(supply.id) ?? []),
     }));
-    const sums = folded.flatMap(({ tallies: own }) =>
-      [...own].map(([holdingId, { items, left }]) => ({ holdingId, items, left })),
-    );
     for (const part of chunks(lotIds)) await tx.delete(tallies).where(inArray(tallies.holdingId, part));
-    for (const part of chunks(sums)) await tx.insert(tallies).values(part);
     await tx.delete(usage).where(inArray(usage.supplyId, ids));
-    await tx
-      .insert(usage)
-      .values(folded.map(({ id, uses, used, lastUsedAt }) => ({ supplyId: id, uses, used, lastUsedAt })));
+    await writeFolded(tx, folded);
   }
 }

@@ -46,25 +46,38 @@ interface LotRow {
   left: number | null;
 }
 
-/** Every lot there is, in order of age; read without the mapping of single rows, since there are many. */
-export async function allLots(db: Readable): Promise<Holding[]> {
+/** The lots of supplies after one and up to another, by supply, in order of age; read without the mapping of single rows. */
+export async function lotsBetween(
+  db: Readable,
+  after: string,
+  last: string,
+): Promise<Map<string, Holding[]>> {
   const rows = await db.all<LotRow>(
-    sql`select h.*, t.items, t.left from holdings h left join tallies t on t.holding_id = h.id order by h.id`,
+    sql`select h.*, t.items, t.left from holdings h left join tallies t on t.holding_id = h.id
+        where h.supply_id > ${after} and h.supply_id <= ${last} order by h.id`,
   );
-  return rows.map((row) => ({
-    id: row.id,
-    version: row.version,
-    supplyId: row.supply_id,
-    as: row.as,
-    sizeUm:
-      row.width_um === null || row.height_um === null
-        ? null
-        : { widthUm: row.width_um, heightUm: row.height_um },
-    spot: row.unit_id === null ? null : { unitId: row.unit_id, cell: row.cell, rank: row.rank },
-    items: row.items ?? 0,
-    left: row.left ?? 0,
-  }));
+  const lots = new Map<string, Holding[]>();
+  for (const row of rows) {
+    const list = lots.get(row.supply_id);
+    if (list) list.push(lotOf(row));
+    else lots.set(row.supply_id, [lotOf(row)]);
+  }
+  return lots;
 }
+
+const lotOf = (row: LotRow): Holding => ({
+  id: row.id,
+  version: row.version,
+  supplyId: row.supply_id,
+  as: row.as,
+  sizeUm:
+    row.width_um === null || row.height_um === null
+      ? null
+      : { widthUm: row.width_um, heightUm: row.height_um },
+  spot: row.unit_id === null ? null : { unitId: row.unit_id, cell: row.cell, rank: row.rank },
+  items: row.items ?? 0,
+  left: row.left ?? 0,
+});
 
 /** Lots of some supplies, by supply, each list in order of age. */
 export async function lotsOf(db: Readable, supplyIds: readonly string[]): Promise<Map<string, Holding[]>> {

@@ -1,7 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { createClient } from '@libsql/client';
+import { createClient, type Client } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { bringOver } from './bringOver';
@@ -37,8 +37,19 @@ export interface Written<T> {
  */
 export async function openStore(file: string, migrationsFolder: string): Promise<Store> {
   mkdirSync(dirname(file), { recursive: true });
-  const url = pathToFileURL(file).href;
-  const writer = createClient({ url, concurrency: 1, intMode: 'number' });
+  const writer = await writerOf(file);
+  const writeDb = drizzle(writer, { schema });
+  await migrate(writeDb, { migrationsFolder });
+  await writeDb.transaction(bringOver);
+  await writeDb.transaction(settle);
+  return storeOver(file, writer);
+}
+
+/** Opens a stash file that another process has open, and has brought to the current shape. */
+export const joinStore = async (file: string): Promise<Store> => storeOver(file, await writerOf(file));
+
+async function writerOf(file: string): Promise<Client> {
+  const writer = createClient({ url: pathToFileURL(file).href, concurrency: 1, intMode: 'number' });
   for (const pragma of [
     'journal_mode = WAL',
     'synchronous = FULL',
@@ -46,11 +57,12 @@ export async function openStore(file: string, migrationsFolder: string): Promise
     'busy_timeout = 5000',
   ])
     await writer.execute(`PRAGMA ${pragma}`);
+  return writer;
+}
+
+async function storeOver(file: string, writer: Client): Promise<Store> {
   const writeDb = drizzle(writer, { schema });
-  await migrate(writeDb, { migrationsFolder });
-  await writeDb.transaction(bringOver);
-  await writeDb.transaction(settle);
-  const reader = createClient({ url, concurrency: 1, intMode: 'number' });
+  const reader = createClient({ url: pathToFileURL(file).href, concurrency: 1, intMode: 'number' });
   await reader.execute('PRAGMA query_only = ON');
   await reader.execute('PRAGMA busy_timeout = 5000');
   let last: Promise<unknown> = Promise.resolve();

@@ -1,13 +1,16 @@
 import type { StashDocument } from '@red-shelf/contract';
 import { asc } from 'drizzle-orm';
-import { allEvents, appendEvents, refold } from './eventRepository';
+import { allEvents, appendEvents, foldWhole } from './eventRepository';
 import { holdingRow, insertLots, spotOf } from './holdingRepository';
 import { events, holdings, postings, records, shifts, supplies, tallies, units, usage } from './schema';
 import { allRecords } from './supplyRepository';
-import { chunks, touch, type Readable, type Tx } from './tx';
+import { breathe, chunks, touch, type Readable, type Tx } from './tx';
 
 /** What a whole stash is made of. */
 type Content = Omit<StashDocument, 'format' | 'formatVersion' | 'exportedAt'>;
+
+/** Told how many more things were written. */
+type Written = (more: number) => void;
 
 /** Events that came with a document or an older shape belong to no change. */
 const BROUGHT = '';
@@ -44,10 +47,20 @@ export async function readStash(db: Readable): Promise<Content> {
 export async function insertHistory(
   tx: Tx,
   { supplies: of, holdings: lots, events: happened }: Pick<Content, 'supplies' | 'holdings' | 'events'>,
+  written: Written = () => undefined,
 ): Promise<void> {
-  await insertLots(tx, lots.map(holdingRow));
-  await appendEvents(tx, BROUGHT, happened);
-  await refold(tx, of);
+  for (const some of chunks(lots)) {
+    await insertLots(tx, some.map(holdingRow));
+    written(some.length);
+    await breathe();
+  }
+  for (const some of chunks(happened)) {
+    await appendEvents(tx, BROUGHT, some);
+    written(some.length);
+    await breathe();
+  }
+  const empty = lots.map((lot) => ({ ...lot, items: 0, left: 0 }));
+  await foldWhole(tx, of, empty, happened);
 }
 
 /** Empties every table of the stash itself; the journal stays. */
@@ -61,16 +74,16 @@ export async function clearStash(tx: Tx): Promise<void> {
 export async function insertStash(
   tx: Tx,
   content: Content,
-  written: (supplies: number) => void = () => undefined,
+  written: Written = () => undefined,
 ): Promise<void> {
   touch(tx, 'all');
   for (const some of chunks(content.units)) await tx.insert(units).values(some);
-  let done = 0;
   for (const some of chunks(content.supplies)) {
     await tx.insert(supplies).values(some);
-    written((done += some.length));
+    written(some.length);
+    await breathe();
   }
   for (const some of chunks(content.records))
     await tx.insert(records).values(some.map((record) => ({ ...record, sort: record.body.sort })));
-  await insertHistory(tx, content);
+  await insertHistory(tx, content, written);
 }

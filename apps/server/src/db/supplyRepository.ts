@@ -1,7 +1,7 @@
 import type { Holding } from '@red-shelf/core';
 import { and, asc, eq, gt, inArray, isNull, max, sql } from 'drizzle-orm';
-import { allLots, lotsOf } from './holdingRepository';
-import { chunks, touch, type Readable, type Tx } from './tx';
+import { lotsBetween, lotsOf } from './holdingRepository';
+import { breathe, chunks, touch, type Readable, type Tx } from './tx';
 import { supplies, usage } from './schema';
 
 /** A supply's own row; the number of the change that last touched it is bookkeeping and no part of it. */
@@ -79,20 +79,32 @@ const fromRaw = (row: RawRow): { row: Row; usage: UsageRecord | null } => ({
       : { supplyId: row.id, uses: row.uses, used: row.used ?? 0, lastUsedAt: row.last_used_at },
 });
 
-/** Every supply that has not been removed, oldest first; read without the mapping of single rows, since there are many. */
-export async function allSupplies(db: Readable): Promise<SupplyWithState[]> {
-  const raw = await db.all<RawRow>(
-    sql`select s.*, u.uses, u.used, u.last_used_at from supplies s left join usage u on u.supply_id = s.id
-        where s.removed_at is null order by s.id`,
-  );
-  const rows = raw.map(fromRaw);
-  const lots = new Map<string, Holding[]>();
-  for (const lot of await allLots(db)) {
-    const list = lots.get(lot.supplyId);
-    if (list) list.push(lot);
-    else lots.set(lot.supplyId, [lot]);
+/** So many supplies are read at a stretch. */
+const PAGE = 1000;
+
+/** Every supply that has not been removed, oldest first, in pages; read without the mapping of single rows, since there are many. */
+export async function* supplyPages(db: Readable): AsyncGenerator<SupplyWithState[]> {
+  for (let after = ''; ;) {
+    const raw = await db.all<RawRow>(
+      sql`select s.*, u.uses, u.used, u.last_used_at from supplies s left join usage u on u.supply_id = s.id
+          where s.removed_at is null and s.id > ${after} order by s.id limit ${PAGE}`,
+    );
+    const last = raw[raw.length - 1];
+    if (!last) return;
+    const rows = raw.map(fromRaw);
+    const lots = await lotsBetween(db, after, last.id);
+    yield rows.map((row) => withLots(row, lots));
+    if (raw.length < PAGE) return;
+    after = last.id;
+    await breathe();
   }
-  return rows.map((row) => withLots(row, lots));
+}
+
+/** All of them at once. */
+export async function allSupplies(db: Readable): Promise<SupplyWithState[]> {
+  const all: SupplyWithState[] = [];
+  for await (const page of supplyPages(db)) all.push(...page);
+  return all;
 }
 
 /** Some supplies that have not been removed, oldest first. */

@@ -74,6 +74,12 @@ export async function stamp(tx: Tx, { supplies, records, ...what }: Touching): P
   return seq;
 }
 
+/**
+ * Lets everything else have its turn: what answers requests, and what tidies up behind the database's own statements,
+ * which hold memory until then.
+ */
+export const breathe = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
+
 /** Rows a statement may carry at once, below SQLite's limit of bound values. */
 const CHUNK = 400;
 

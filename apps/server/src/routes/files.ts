@@ -1,6 +1,6 @@
 import { createReadStream } from 'node:fs';
 import { pipeline } from 'node:stream/promises';
-import { addressIn, inStash, placedLots, readRange, writeCsv } from '@red-shelf/core';
+import { readRange } from '@red-shelf/core';
 import {
   fileRoutes,
   MOST_BACKUP_BYTES,
@@ -11,14 +11,11 @@ import {
 import { raw, Router } from 'express';
 import { withReceived } from '../http/receive';
 import { asideOf, type Progress } from '../services/aside';
-import { sendBackup, withDocument } from '../services/backup';
-import { allSupplies } from '../db/supplyRepository';
+import { sendBackup, withWritten } from '../services/backup';
 import { notFound, Refusal } from '../services/refusal';
 import type { Context } from '../services/context';
 import { receiveList, type Uploads } from '../services/imports';
 import { keepPhoto, photoFile } from '../services/photos';
-import { supplyToView, unitToView } from '../services/views';
-import { standingUnits } from '../db/unitRepository';
 
 const RANGE_REFUSALS = {
   not_a_list:
@@ -71,30 +68,15 @@ export function fileApi(context: Context, uploads: Uploads): Router {
     // A photo never changes under its id.
     response.set('Cache-Control', 'private, max-age=31536000, immutable').type('image/jpeg').sendFile(file);
   });
-  router.get(fileRoutes.exportCsv.path, async (_request, response) => {
-    // The stash as it is; what was let go stays in the document.
-    const rows = (await allSupplies(context.store.read)).filter(({ supply }) => inStash(supply));
-    const units = new Map(
-      (await standingUnits(context.store.read)).map((unit) => [unit.id, unitToView(unit)]),
-    );
-    const list = rows.map((row) => {
-      const { items, left } = supplyToView(row).stock;
-      const place = placedLots(row.lots)
-        .flatMap(({ spot }) => {
-          const unit = units.get(spot?.unitId ?? '');
-          return unit && unit.label !== '' && spot ? [addressIn(unit, spot.cell)] : [];
-        })
-        .join(', ');
-      return { ...row.supply, items, left, place };
+  const written = (path: string, what: 'csv' | 'document', name: string, type: string): void =>
+    void router.get(path, (_request, response, next) => {
+      withWritten(context, what, async (file) => {
+        response.attachment(name).type(type);
+        await pipeline(createReadStream(file), response);
+      }).catch(next);
     });
-    response.attachment('red-shelf-stash.csv').type('text/csv').send(writeCsv(list));
-  });
-  router.get(fileRoutes.exportJson.path, (_request, response, next) => {
-    withDocument(context, async (file) => {
-      response.attachment('red-shelf-stash.json').type('application/json');
-      await pipeline(createReadStream(file), response);
-    }).catch(next);
-  });
+  written(fileRoutes.exportCsv.path, 'csv', 'red-shelf-stash.csv', 'text/csv');
+  written(fileRoutes.exportJson.path, 'document', 'red-shelf-stash.json', 'application/json');
   router.get(fileRoutes.backup.path, (_request, response, next) => {
     response.attachment(`red-shelf-${context.ports.now().slice(0, 10)}.zip`).type('application/zip');
     sendBackup(context, response).catch(next);

@@ -19,12 +19,16 @@ const PHOTOS = 'photos/';
 const MOST_PHOTO = 30 * 1024 * 1024;
 const MOST_PHOTOS = 200_000;
 
-/** Writes the document into a file of its own while `work` needs it. */
-export async function withDocument(context: Context, work: (file: string) => Promise<void>): Promise<void> {
+/** Has the stash written into a file, which is there while `work` needs it. */
+export async function withWritten(
+  context: Context,
+  what: 'document' | 'csv',
+  work: (file: string) => Promise<void>,
+): Promise<void> {
   const folder = await mkdtemp(join(tmpdir(), 'red-shelf-out-'));
   try {
     const file = join(folder, DOCUMENT);
-    await asideOf(context)('document', { file });
+    await asideOf(context)(what, { file });
     await work(file);
   } finally {
     await rm(folder, { recursive: true, force: true });
@@ -36,7 +40,7 @@ const photoNames = async (folder: string): Promise<string[]> =>
 
 /** Sends a whole backup, piece by piece: the stash as it is now, and every picture. */
 export const sendBackup = (context: Context, out: Writable): Promise<void> =>
-  withDocument(context, async (document) => {
+  withWritten(context, 'document', async (document) => {
     const zip = new yazl.ZipFile();
     const sent = pipeline(zip.outputStream, out);
     zip.addFile(document, DOCUMENT);

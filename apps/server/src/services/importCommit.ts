@@ -3,7 +3,7 @@ import type { ChangeView, ImportCommit, ImportProgress } from '@red-shelf/contra
 import { asideOf, type Progress, type Report } from './aside';
 import { lotsOf } from '../db/holdingRepository';
 import { supplyRecord, type SupplyRecord } from '../db/supplyRepository';
-import { chunks, type Tx } from '../db/tx';
+import { breathe, chunks, type Tx } from '../db/tx';
 import { standingUnits } from '../db/unitRepository';
 import { Refusal } from './refusal';
 import type { Context } from './context';
@@ -18,7 +18,6 @@ class Cancelled extends Error {}
 
 /** Rows written between two breaths, so that the server keeps answering. */
 const BREATH = 200;
-const breathe = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
 
 /**
  * Starts writing a previewed list: one transaction, all or nothing. Answers at once; progress is asked for.

@@ -1,5 +1,9 @@
+import { breathe } from '../db/tx';
+
 /** So many supplies are written together: after a change only their block is written again. */
 const BLOCK = 128;
+/** So many blocks are written at a stretch. */
+const CALM = 16;
 const COMMA = Buffer.from(',');
 
 /** A long list as it is sent, in blocks of bytes: a change of one supply writes one block, not ten thousand supplies. */
@@ -19,12 +23,15 @@ export class ListText {
   }
 
   /** The list between a head and a tail; `textOf` writes one supply. */
-  bytes(head: string, textOf: (id: string) => string, tail: string): Buffer {
+  async bytes(head: string, textOf: (id: string) => string, tail: string): Promise<Buffer> {
     const parts: Uint8Array[] = [Buffer.from(head)];
     for (let i = 0; i < this.blocks.length; i++) {
       if (i > 0) parts.push(COMMA);
+      const known = this.blocks[i];
       const texts = () => this.ids.slice(i * BLOCK, (i + 1) * BLOCK).map(textOf);
-      parts.push((this.blocks[i] ??= Buffer.from(texts().join(','))));
+      parts.push(known ?? (this.blocks[i] = Buffer.from(texts().join(','))));
+      // A list that is written for the first time takes a while.
+      if (!known && i % CALM === CALM - 1) await breathe();
     }
     parts.push(Buffer.from(tail));
     return Buffer.concat(parts);

@@ -56,10 +56,12 @@ async function replaceStash(
   report: Report = () => undefined,
 ): Promise<void> {
   await clearStash(tx);
-  const total = document.supplies.length;
+  const { supplies, holdings, events } = document;
+  const total = supplies.length + holdings.length + events.length;
+  let done = 0;
   report({ step: 'writing', done: 0, total });
-  await insertStash(tx, { ...document, supplies: numbered(document.supplies) }, (done) =>
-    report({ step: 'writing', done, total }),
+  await insertStash(tx, { ...document, supplies: numbered(supplies) }, (more) =>
+    report({ step: 'writing', done: (done += more), total }),
   );
 }
 

@@ -13,9 +13,12 @@ const MOST_DEEP = 40;
 /** Replaces the stash by what lies in a file: a document, or a backup with its photos. */
 export async function restoreFile(context: Context, path: string, report: Report): Promise<ChangeView> {
   report({ step: 'reading', done: 0, total: 1 });
-  const bytes = (await isZip(path)) ? await unpackBackup(context, path, report) : await readFile(path);
-  return restoreDocument(context, readJson(bytes), report);
+  return restoreDocument(context, await documentIn(context, path, report), report);
 }
+
+/** What the file says; its bytes are not kept. */
+const documentIn = async (context: Context, path: string, report: Report): Promise<unknown> =>
+  readJson((await isZip(path)) ? await unpackBackup(context, path, report) : await readFile(path));
 
 async function isZip(path: string): Promise<boolean> {
   const file = await open(path);

@@ -2,11 +2,12 @@ import { DEFAULT_SCHEME, keyed, makeRainbowOrder } from '@red-shelf/core';
 import { leanSupply, orderName, PREFERENCES_ID, type SupplyView } from '@red-shelf/contract';
 import { recordRow } from '../db/recordRepository';
 import type { Store } from '../db/open';
-import { LAST_CHANGED, latestSeq, type Touched } from '../db/tx';
+import { breathe, chunks, LAST_CHANGED, latestSeq, type Touched } from '../db/tx';
 import { setting } from '../db/unitRepository';
-import { allSupplies, someSupplies, touchedSince, type SupplyWithState } from '../db/supplyRepository';
+import { someSupplies, supplyPages, touchedSince, type SupplyWithState } from '../db/supplyRepository';
 import { ChangeLog } from './changeLog';
 import { ListText } from './listText';
+import { sortedCalmly } from './sortedCalmly';
 import { supplyToView } from './views';
 
 /** What a client that knows an older state has to learn. */
@@ -23,18 +24,19 @@ interface ListAnswer {
   readonly tag: string;
 }
 
-/** A supply as it is shown, as lists send it, and as it is sorted. */
+/** So many supplies are worked out at a stretch: a few ms. */
+const AT_ONCE = 100;
+
+/** A supply as it is shown, and as it is sorted. */
 interface Entry {
   readonly view: SupplyView;
-  readonly text: string;
   readonly key: ReturnType<typeof keyed<SupplyView>>;
 }
 function entryOf(row: SupplyWithState, before?: Entry): Entry {
   const view = supplyToView(row);
-  const text = JSON.stringify(leanSupply(view));
   // What was used, counted or moved stands in the rainbow where it stood.
   const key = before?.view.version === view.version ? before.key : keyed(view);
-  return { view, text, key };
+  return { view, key };
 }
 
 /**
@@ -115,15 +117,23 @@ export class StashList {
   /** The list as it is sent. */
   async asJson(): Promise<ListAnswer> {
     const tag = await this.tag();
-    this.answer ??= { tag, json: await this.write(this.readTo) };
-    return this.answer;
+    if (this.answer) return this.answer;
+    const { revision } = this;
+    const answer = { tag, json: await this.write(this.readTo) };
+    // What changed while it was written is in the next one.
+    if (revision === this.revision) this.answer = answer;
+    return answer;
   }
 
   /** Writes the list in the person's own rainbow order, so that no screen has to sort it first. */
   private async write(seq: number): Promise<Buffer> {
     const { order, list } = (this.sorted ??= await this.sort());
     const head = `{"order":${JSON.stringify(order)},"seq":${seq},"supplies":[`;
-    return list.bytes(head, (id) => this.entries?.get(id)?.text ?? '', ']}');
+    const textOf = (id: string): string => {
+      const entry = this.entries?.get(id);
+      return entry ? JSON.stringify(leanSupply(entry.view)) : '';
+    };
+    return list.bytes(head, textOf, ']}');
   }
 
   private async sort(): Promise<{ order: string; list: ListText }> {
@@ -132,7 +142,7 @@ export class StashList {
     const keys = [...(this.entries?.values() ?? [])].map(({ key }) => key);
     return {
       order: orderName(scheme.familyOrder, scheme.lightness),
-      list: new ListText(keys.sort(makeRainbowOrder(scheme)).map(({ id }) => id)),
+      list: new ListText((await sortedCalmly(keys, makeRainbowOrder(scheme))).map(({ id }) => id)),
     };
   }
 
@@ -192,8 +202,13 @@ export class StashList {
   }
 
   private async readAll(): Promise<void> {
-    const rows = await allSupplies(this.store.read);
-    this.entries = new Map(rows.map((row) => [row.supply.id, entryOf(row)]));
+    const entries = new Map<string, Entry>();
+    for await (const page of supplyPages(this.store.read))
+      for (const some of chunks(page, AT_ONCE)) {
+        for (const row of some) entries.set(row.supply.id, entryOf(row));
+        await breathe();
+      }
+    this.entries = entries;
     this.sorted = null;
   }
 

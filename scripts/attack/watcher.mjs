@@ -1,0 +1,54 @@
+/** The thread that watches: asks for health again and again, and reads what memory is held. Plain JavaScript, as threads want it. */
+import { readdirSync, readFileSync } from 'node:fs';
+import { request } from 'node:http';
+import { parentPort, workerData } from 'node:worker_threads';
+
+const EVERY_MS = 40;
+const PAGE = 4096;
+
+const statOf = (pid) => {
+  try {
+    const stat = readFileSync(`/proc/${pid}/stat`, 'utf8');
+    const rest = stat.slice(stat.lastIndexOf(')') + 2).split(' ');
+    return { parent: Number(rest[1]), bytes: Number(rest[21]) * PAGE };
+  } catch {
+    return { parent: 0, bytes: 0 };
+  }
+};
+
+/** Bytes a process holds, and with its children. */
+function heldBy(pid) {
+  const others = readdirSync('/proc')
+    .filter((name) => /^\d+$/.test(name))
+    .map((name) => statOf(Number(name)));
+  const own = statOf(pid).bytes;
+  return {
+    own,
+    all: others.reduce((sum, { parent, bytes }) => sum + (parent === pid ? bytes : 0), own),
+  };
+}
+
+const { url, pid } = workerData;
+const nothing = () => ({ wait: 0, held: 0, heldInAll: 0 });
+let seen = nothing();
+
+function askHealth() {
+  const since = performance.now();
+  const done = () => {
+    seen.wait = Math.max(seen.wait, performance.now() - since);
+    setTimeout(askHealth, EVERY_MS);
+  };
+  request(`${url}/api/health`, (response) => response.resume().on('end', done))
+    .on('error', done)
+    .end();
+}
+askHealth();
+setInterval(() => {
+  const { own, all } = heldBy(pid);
+  seen.held = Math.max(seen.held, own);
+  seen.heldInAll = Math.max(seen.heldInAll, all);
+}, 50);
+parentPort.on('message', () => {
+  parentPort.postMessage(seen);
+  seen = nothing();
+});
