@@ -8,6 +8,14 @@ export function serve(env) {
     env: { ...process.env, ...env },
     stdio: 'inherit',
   });
-  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
-  server.on('exit', (code) => process.exit(code ?? 0));
+  let asked = false;
+  for (const signal of ['SIGINT', 'SIGTERM'])
+    process.on(signal, () => {
+      asked = true;
+      server.kill(signal);
+    });
+  // Killed is not ended well.
+  server.on('exit', (code, signal) =>
+    process.exit(code ?? (asked ? 0 : 128 + (signal === 'SIGKILL' ? 9 : 15))),
+  );
 }

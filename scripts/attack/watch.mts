@@ -3,8 +3,9 @@ import { Worker } from 'node:worker_threads';
 export interface Seen {
   /** Longest wait of a health request, ms. */
   readonly wait: number;
-  /** Most memory the server held, and the server with all it started, bytes. */
+  /** Most memory held by the server, by the largest process, and by the server with all it started, bytes. */
   readonly held: number;
+  readonly most: number;
   readonly heldInAll: number;
 }
 

@@ -16,20 +16,22 @@ const statOf = (pid) => {
   }
 };
 
-/** Bytes a process holds, and with its children. */
+/** Bytes a process holds, the largest of it and its children, and all of them. */
 function heldBy(pid) {
   const others = readdirSync('/proc')
     .filter((name) => /^\d+$/.test(name))
     .map((name) => statOf(Number(name)));
   const own = statOf(pid).bytes;
+  const children = others.filter(({ parent }) => parent === pid).map(({ bytes }) => bytes);
   return {
     own,
-    all: others.reduce((sum, { parent, bytes }) => sum + (parent === pid ? bytes : 0), own),
+    most: Math.max(own, ...children),
+    all: children.reduce((sum, bytes) => sum + bytes, own),
   };
 }
 
 const { url, pid } = workerData;
-const nothing = () => ({ wait: 0, held: 0, heldInAll: 0 });
+const nothing = () => ({ wait: 0, held: 0, most: 0, heldInAll: 0 });
 let seen = nothing();
 
 function askHealth() {
@@ -44,8 +46,9 @@ function askHealth() {
 }
 askHealth();
 setInterval(() => {
-  const { own, all } = heldBy(pid);
+  const { own, most, all } = heldBy(pid);
   seen.held = Math.max(seen.held, own);
+  seen.most = Math.max(seen.most, most);
   seen.heldInAll = Math.max(seen.heldInAll, all);
 }, 50);
 parentPort.on('message', () => {

@@ -50,6 +50,6 @@ function serveWeb(app: Express, folder: string): void {
   app.use('/assets', express.static(join(folder, 'assets'), forever));
   app.use(express.static(folder, { index: false }));
   app.get('/{*path}', (_request, response) => {
-    response.sendFile('index.html', { root: folder });
+    response.sendFile('index.html', { root: folder, dotfiles: 'allow' });
   });
 }

@@ -55,6 +55,7 @@ export {
   type RecordView,
   type SessionBody,
 } from './records';
+export { renamed } from './renamed';
 export { dealtWithIn, doneRow, oldEntriesOf } from './sittings';
 export { foretell, type Command } from './foretell/foretell';
 export { askedFor } from './foretell/asked';

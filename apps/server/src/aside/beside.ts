@@ -31,6 +31,7 @@ const LIMITS: Readonly<Record<TaskName, Limits>> = {
   restore: WHOLE,
   undo: WHOLE,
   document: WHOLE,
+  copy: WHOLE,
   csv: WHOLE,
 };
 /** Tasks that write, or must see one state: the writes' turn is kept meanwhile. */

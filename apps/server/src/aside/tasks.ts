@@ -2,6 +2,7 @@ import { createWriteStream } from 'node:fs';
 import type { Report, TaskName, Tasks } from '../services/aside';
 import { runCommand } from '../services/commands';
 import type { Context } from '../services/context';
+import { copyInto } from '../services/copies';
 import { writeCsvTo } from '../services/csv';
 import { writeDocumentTo } from '../services/document';
 import { importList } from '../services/importCommit';
@@ -20,6 +21,7 @@ export const TASKS: { readonly [N in TaskName]: Work<N> } = {
   restore: (context, { file }, report) => restoreFile(context, file, report),
   undo: (context, { id, command }) => runCommand(context, command, (inner) => undoChange(inner, id)),
   document: (context, { file }) => writeDocumentTo(context, createWriteStream(file)),
+  copy: (context, { file }) => copyInto(context, file),
   csv: (context, { file }) => writeCsvTo(context, file),
   readList: (_, { bytes }) => Promise.resolve(readList(bytes)),
   previewList,

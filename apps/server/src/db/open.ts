@@ -5,6 +5,7 @@ import { createClient, type Client } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { bringOver } from './bringOver';
+import { lookFirst } from './lookFirst';
 import * as schema from './schema';
 import { settle } from './settle';
 import { stamp, touchedIn, type Readable, type Touched, type Tx } from './tx';
@@ -22,6 +23,8 @@ export interface Store {
   readonly onTouched: (hear: (touched: Touched) => void) => void;
   /** SQLite's own integrity check; `ok` when the file is sound. */
   readonly integrity: () => Promise<string>;
+  /** Writes all of it into a file that is not there yet, and opens by itself: one state, as small as it can be. */
+  readonly copyInto: (file: string) => Promise<void>;
   readonly close: () => void;
 }
 
@@ -37,6 +40,7 @@ export interface Written<T> {
  */
 export async function openStore(file: string, migrationsFolder: string): Promise<Store> {
   mkdirSync(dirname(file), { recursive: true });
+  await lookFirst(file, migrationsFolder);
   const writer = await writerOf(file);
   const writeDb = drizzle(writer, { schema });
   await migrate(writeDb, { migrationsFolder });
@@ -97,6 +101,10 @@ async function storeOver(file: string, writer: Client): Promise<Store> {
       const { rows } = await reader.execute('PRAGMA integrity_check');
       return rows.map((row) => JSON.stringify(row[0])).join() === '"ok"' ? 'ok' : JSON.stringify(rows);
     },
+    copyInto: (path) =>
+      inTurn(async () => {
+        await writer.execute({ sql: 'vacuum into ?', args: [path] });
+      }),
     close: () => {
       reader.close();
       writer.close();

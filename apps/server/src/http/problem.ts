@@ -38,8 +38,42 @@ function refusalByStatus(error: unknown): Refusal | undefined {
   return [400, 403, 404].includes(data.status) ? notFound('file') : undefined;
 }
 
+/** What the disk says when it takes nothing more, by the database or by the system. */
+const FULL: ReadonlySet<string> = new Set(['SQLITE_FULL', 'ENOSPC', 'EDQUOT']);
+const SHUT: ReadonlySet<string> = new Set([
+  'SQLITE_READONLY',
+  'SQLITE_CANTOPEN',
+  'EACCES',
+  'EPERM',
+  'EROFS',
+  'ENOTDIR',
+]);
+
+/** What the disk refuses is said as that; it is no fault of the program. */
+function refusalOfDisk(error: unknown): Refusal | undefined {
+  for (let at = error; at instanceof Error; at = at.cause) {
+    const code = (at as NodeJS.ErrnoException).code ?? '';
+    const main = code.split('_').slice(0, 2).join('_');
+    if (FULL.has(code) || FULL.has(main))
+      return new Refusal(
+        507,
+        'disk_full',
+        'The disk is full, so nothing was changed. Make room on it, and do it again.',
+      );
+    if (SHUT.has(code) || SHUT.has(main))
+      return new Refusal(
+        507,
+        'not_writable',
+        'The folder of the stash cannot be written to, so nothing was changed. Allow writing there, and do it again.',
+      );
+  }
+  return undefined;
+}
+
 function asRefusal(error: unknown): Refusal | undefined {
   if (error instanceof Refusal) return error;
+  const ofDisk = refusalOfDisk(error);
+  if (ofDisk) return ofDisk;
   if (error instanceof URIError)
     return new Refusal(400, 'bad_address', 'The address is not written properly.');
   const known = bodyError.safeParse(error);

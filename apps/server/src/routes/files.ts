@@ -66,7 +66,11 @@ export function fileApi(context: Context, uploads: Uploads): Router {
     if (!context.photos) throw notFound('photo');
     const file = photoFile(context.photos, String(request.params.id), request.path.endsWith('/small'));
     // A photo never changes under its id.
-    response.set('Cache-Control', 'private, max-age=31536000, immutable').type('image/jpeg').sendFile(file);
+    response
+      .set('Cache-Control', 'private, max-age=31536000, immutable')
+      .type('image/jpeg')
+      // The folder may lie below one whose name begins with a dot.
+      .sendFile(file, { dotfiles: 'allow' });
   });
   const written = (path: string, what: 'csv' | 'document', name: string, type: string): void =>
     void router.get(path, (_request, response, next) => {

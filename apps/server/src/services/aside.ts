@@ -32,6 +32,8 @@ export interface Tasks {
   };
   /** Writes the whole stash into a file. */
   readonly document: { readonly task: { readonly file: string }; readonly answer: void };
+  /** The stash as a file that opens by itself. */
+  readonly copy: { readonly task: { readonly file: string }; readonly answer: void };
   /** The list of supplies, into a file. */
   readonly csv: { readonly task: { readonly file: string }; readonly answer: void };
   readonly readList: {

@@ -78,7 +78,9 @@ export async function batchEdit(
   given: { supplies: readonly Seen[]; set?: BatchSet | undefined; remove?: boolean | undefined },
 ): Promise<ChangeView> {
   return store.write(async (tx) => {
-    const records = await asSeen(tx, given.supplies);
+    // One that is named twice is changed once.
+    const once = [...new Map(given.supplies.map((each) => [each.id, each])).values()];
+    const records = await asSeen(tx, once);
     const recorder = new Recorder(tx, ports);
     if (given.remove) await recorder.removeSupplies(records);
     else await setAll(tx, recorder, ports, records, given.set ?? {});

@@ -1,12 +1,14 @@
 import { formOf, type Holding } from '@red-shelf/core';
-import { inMakingOrder, joined, type ChangeView, type SupplyView } from '@red-shelf/contract';
+import { inMakingOrder, joined, renamed, type ChangeView, type SupplyView } from '@red-shelf/contract';
 import { historyOf, type EventRecord } from '../db/eventRepository';
+import { standingRecords } from '../db/recordRepository';
 import type { SupplyWithState } from '../db/supplyRepository';
 import type { Tx } from '../db/tx';
 import { Refusal } from './refusal';
 import { refuseStale, type Context } from './context';
 import { liftUnfit } from './placing';
 import { madeId, type Ports } from './ports';
+import { recordToView } from './records';
 import { Recorder } from './recorder';
 import { mustFind } from './find';
 import { supplyToView } from './views';
@@ -82,6 +84,16 @@ function balance(
   return recorder.event(supplyId, { act: 'move' }, postings);
 }
 
+/** Kits, palettes and drawers that named the one that leaves name the one that stays. */
+async function renameIn(tx: Tx, recorder: Recorder, ports: Ports, from: string, to: string): Promise<void> {
+  for (const before of await standingRecords(tx)) {
+    const body = renamed(recordToView(before).body, from, to);
+    if (!body) continue;
+    const after = { ...before, body, version: before.version + 1, updatedAt: ports.now() };
+    await recorder.putRecord(before, after);
+  }
+}
+
 /** Makes one of two records that are one thing: stock and history are joined, the other one leaves the stash. */
 export async function mergeSupplies(
   { store, ports }: Context,
@@ -105,6 +117,7 @@ export async function mergeSupplies(
     await recorder.writeSupply(keep.supply, next);
     await recorder.removeSupplies([other.supply]);
     await takeOver(tx, recorder, keep, other, ports);
+    await renameIn(tx, recorder, ports, other.supply.id, keep.supply.id);
     await liftUnfit(tx, recorder, [next]);
     const change = await recorder.finish('merge', keep.supply.name, 2);
     return { supply: supplyToView(await mustFind(tx, keep.supply.id)), change };

@@ -1,6 +1,6 @@
 import { ROOM_ID } from '@red-shelf/core';
 import { stashDocument, type ChangeView, type StashDocument } from '@red-shelf/contract';
-import { eq, isNull } from 'drizzle-orm';
+import { eq, isNull, ne } from 'drizzle-orm';
 import { changes, snapshots } from '../db/schema';
 import { clearStash, insertStash } from '../db/stashRepository';
 import type { Tx } from '../db/tx';
@@ -29,6 +29,7 @@ export async function restoreDocument(
     recorder.inverse.snapshotId = await takeSnapshot(tx, ports);
     await replaceStash(tx, document, report);
     await tx.update(changes).set({ undoneBy: REPLACED }).where(isNull(changes.undoneBy));
+    await pruneSnapshots(tx, recorder.inverse.snapshotId);
     const room = document.units.find(({ id }) => id === ROOM_ID);
     return recorder.finish('restore', room?.name ?? '', document.supplies.length);
   });
@@ -36,12 +37,21 @@ export async function restoreDocument(
 
 /** Brings a kept stash back; answers the id under which the present one is kept. */
 export async function restoreSnapshot(tx: Tx, ports: Ports, snapshotId: string): Promise<string> {
-  const [kept] = await tx.select().from(snapshots).where(eq(snapshots.id, snapshotId));
-  if (!kept) throw new Error(`Snapshot ${snapshotId} is missing`);
+  // One after the other, since each is as large as the stash.
   const present = await takeSnapshot(tx, ports);
-  await replaceStash(tx, stashDocument.parse(JSON.parse(kept.document)));
+  await replaceStash(tx, await keptDocument(tx, snapshotId));
+  await pruneSnapshots(tx, present);
   return present;
 }
+
+async function keptDocument(tx: Tx, id: string): Promise<StashDocument> {
+  const [kept] = await tx.select().from(snapshots).where(eq(snapshots.id, id));
+  if (!kept) throw new Error(`Snapshot ${id} is missing`);
+  return stashDocument.parse(JSON.parse(kept.document));
+}
+
+/** Only the last thing that replaced the stash can be taken back, so only what it replaced is kept. */
+const pruneSnapshots = (tx: Tx, kept: string) => tx.delete(snapshots).where(ne(snapshots.id, kept));
 
 async function takeSnapshot(tx: Tx, ports: Ports): Promise<string> {
   const id = ports.newId();

@@ -21,6 +21,7 @@ async function knownOf({ http }: World) {
     supply: (id) => supplies.find((each) => each.id === id),
     supplies: () => supplies,
     record: (id) => records.find((each) => each.id === id),
+    records: () => records,
     unit: (id) => units.find((each) => each.id === id),
     units: () => units,
   };

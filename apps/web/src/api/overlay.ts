@@ -51,6 +51,7 @@ export class Overlay {
     supply: (id) => this.supplies.get(id),
     supplies: () => this.supplies.list(),
     record: (id) => this.records.get(id),
+    records: () => this.records.list(),
     unit: (id) => byIdOf(this.units).get(id),
     units: () => this.units,
   };

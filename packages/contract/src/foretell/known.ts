@@ -10,6 +10,7 @@ export interface Known {
   readonly supply: (id: string) => SupplyView | undefined;
   readonly supplies: () => Iterable<SupplyView>;
   readonly record: (id: string) => RecordView | undefined;
+  readonly records: () => Iterable<RecordView>;
   readonly unit: (id: string) => UnitView | undefined;
   /** In the person's order. */
   readonly units: () => readonly UnitView[];

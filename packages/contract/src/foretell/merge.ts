@@ -11,6 +11,8 @@ import {
 } from '@red-shelf/core';
 import type { z } from 'zod';
 import type { merge } from '../batch';
+import type { RecordView } from '../records';
+import { renamed } from '../renamed';
 import type { SupplyView } from '../supply';
 import { lotsOfView, viewOf, writtenOf, type WrittenSupply } from '../view';
 import { foretold, type Foretold, type Known, type Naming } from './known';
@@ -83,10 +85,18 @@ export function foretellMerge(known: Known, naming: Naming, seen: z.output<typeo
   return foretold(naming, 'merge', keep.name, {
     supplies: [next.supply],
     gone: [other.id],
+    records: recordsRenamed(known, naming, other.id, keep.id),
     lifted: next.lifted,
     count: 2,
   });
 }
+
+/** Kits, palettes and drawers that named the one that left. */
+const recordsRenamed = (known: Known, { at }: Naming, from: string, to: string): RecordView[] =>
+  [...known.records()].flatMap((record) => {
+    const body = renamed(record.body, from, to);
+    return body ? [{ ...record, body, version: record.version + 1, updatedAt: at }] : [];
+  });
 
 const usedTogether = ({ stock: a }: SupplyView, { stock: b }: SupplyView) => ({
   uses: a.uses + b.uses,
