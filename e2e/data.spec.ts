@@ -20,12 +20,12 @@ test('the whole stash goes out as one document and comes back over a changed one
   room,
 }) => {
   await page.goto(`${room.url}/data`);
-  const { name, text } = await saved(page, 'Save as JSON');
+  const { name, text } = await saved(page, 'Without photos, as JSON');
   expect(name).toBe('red-shelf-stash.json');
   const kept = JSON.parse(text) as { units: { id: string }[] };
   const units = kept.units.map((unit) => (unit.id === 'room' ? { ...unit, name: 'Attic wall' } : unit));
   const renamed = Buffer.from(JSON.stringify({ ...kept, units }));
-  await choose(page, 'Choose a JSON document', 'attic.json', renamed);
+  await choose(page, 'Choose a backup or document', 'attic.json', renamed);
   await expect(page.getByText('Replace everything by “attic.json”?')).toBeVisible();
   await page.getByRole('button', { name: 'Replace' }).click();
   await expect(page.getByText(/The stash was replaced: 224 supplies/)).toBeVisible();
@@ -53,7 +53,7 @@ test('files that cannot be read are answered with a sentence', async ({ page, ro
   await choose(page, 'Choose a CSV', 'huge.csv', Buffer.alloc(20 * 1024 * 1024, 'Fern,#333\n'));
   await expect(page.getByText(/20 MB is too large: at most 8 MB at once/)).toBeVisible();
   await page.goto(`${room.url}/data`);
-  await choose(page, 'Choose a JSON document', 'other.json', Buffer.from('{"format":"other"}'));
+  await choose(page, 'Choose a backup or document', 'other.json', Buffer.from('{"format":"other"}'));
   await page.getByRole('button', { name: 'Replace' }).click();
   await expect(page.getByText(/not a Red Shelf document/)).toBeVisible();
 });

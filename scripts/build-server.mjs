@@ -7,6 +7,7 @@ await build({
   entryPoints: {
     main: at('apps/server/src/main.ts'),
     seed: at('apps/server/src/demo/seed.ts'),
+    backup: at('apps/server/src/backup.ts'),
     photoWorker: at('apps/server/src/jobs/photoWorker.ts'),
     worker: at('apps/server/src/aside/worker.ts'),
   },

@@ -1,5 +1,6 @@
 import { join } from 'node:path';
 import express, { type Express } from 'express';
+import packedFiles from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { localOnly } from './http/guard';
@@ -44,12 +45,22 @@ export function makeApp(given: Context, log: Logger, webFolder?: string): Expres
   return app;
 }
 
+/** The app's files, packed as the browser takes them; what has a hash in its name never changes under it. */
 function serveWeb(app: Express, folder: string): void {
-  const forever = { immutable: true, maxAge: '1y', fallthrough: false } as const;
-  app.use('/_expo', express.static(join(folder, '_expo'), forever));
-  app.use('/assets', express.static(join(folder, 'assets'), forever));
-  app.use(express.static(folder, { index: false }));
-  app.get('/{*path}', (_request, response) => {
-    response.sendFile('index.html', { root: folder, dotfiles: 'allow' });
+  const packed = (below: string, serveStatic: object) =>
+    packedFiles(join(folder, below), {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      index: false,
+      serveStatic,
+    });
+  const forever = { immutable: true, maxAge: '1y', fallthrough: false };
+  app.use('/_expo', packed('_expo', forever));
+  app.use('/assets', packed('assets', forever));
+  app.use(packed('.', {}));
+  app.get('/{*path}', (request, response, next) => {
+    // Every screen is the one page.
+    request.url = '/index.html';
+    packed('.', {})(request, response, next);
   });
 }

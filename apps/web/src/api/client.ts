@@ -2,7 +2,7 @@ import {
   COMMAND_AT,
   COMMAND_ID,
   fileRoutes,
-  MOST_DOCUMENT_BYTES,
+  MOST_BACKUP_BYTES,
   MOST_LIST_BYTES,
   MOST_PHOTO_BYTES,
   MOST_RANGE_BYTES,
@@ -154,5 +154,7 @@ export const uploadList = (file: Blob): Promise<UploadView> =>
 export const uploadPhoto = (file: Blob): Promise<PhotoView> => send(fileRoutes.photo, file, MOST_PHOTO_BYTES);
 export const readRangeFile = (file: Blob): Promise<RangeReadingView> =>
   send(fileRoutes.readRange, file, MOST_RANGE_BYTES);
-export const restoreDocument = (file: Blob) =>
-  send(fileRoutes.restore, file, MOST_DOCUMENT_BYTES, 'application/json');
+export const restoreStash = (file: Blob) => send(fileRoutes.restore, file, MOST_BACKUP_BYTES);
+/** How far bringing a stash back has come. */
+export const restoringNow = async () =>
+  understood(fileRoutes.restoring.answer, await answerOf(() => fetch(fileRoutes.restoring.path))).progress;

@@ -1,20 +1,15 @@
 import { router } from 'expo-router';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { fileRoutes } from '@red-shelf/contract';
-import { restoreDocument } from '../api/client';
-import { useChange } from '../api/useChange';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
-import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
-import { chooseFile, saveFrom } from '../ui/files';
+import { saveFrom } from '../ui/files';
+import { BringBack } from './BringBack';
 
-/** Lists in and out, and the whole stash as one document. */
+/** Lists in and out, and the whole stash as one file. */
 export function DataScreen() {
-  const [chosen, setChosen] = useState<File | null>(null);
-  const restore = useChange((file: File) => restoreDocument(file), { quiet: true });
   return (
     <Page title="Data" aside="Open formats, on this machine only">
       <Part
@@ -30,38 +25,17 @@ export function DataScreen() {
         <Button label="Save as CSV" onPress={() => saveFrom(fileRoutes.exportCsv.path)} />
       </Part>
       <Part
-        title="Keep the whole stash"
-        text="Supplies, racks, places and the whole history in one JSON document. Importing it gives exactly this state."
+        title="Keep a backup"
+        text="Everything in one zip: supplies, racks, places, the whole history, and all photos. Copies of the last seven days lie beside the stash by themselves, without photos."
       >
-        <Button label="Save as JSON" onPress={() => saveFrom(fileRoutes.exportJson.path)} />
+        <Button label="Save a backup" main onPress={() => saveFrom(fileRoutes.backup.path)} />
+        <Button label="Without photos, as JSON" onPress={() => saveFrom(fileRoutes.exportJson.path)} />
       </Part>
       <Part
         title="Bring the whole stash back"
-        text="Replaces everything here by a document saved before. It can be undone."
+        text="Replaces everything here by a backup or document saved before. It can be undone."
       >
-        {chosen ? (
-          <>
-            <Txt look="strong">{`Replace everything by “${chosen.name}”?`}</Txt>
-            <View style={styles.acts}>
-              <Button
-                label="Replace"
-                main
-                busy={restore.isPending}
-                onPress={() => restore.mutate(chosen, { onSettled: () => setChosen(null) })}
-              />
-              <Button label="Keep what is here" onPress={() => setChosen(null)} />
-            </View>
-          </>
-        ) : (
-          <Button
-            label="Choose a JSON document"
-            onPress={() => {
-              restore.reset();
-              void chooseFile('.json,application/json').then(setChosen);
-            }}
-          />
-        )}
-        {restore.error && <Note sort="error">{restore.error.message}</Note>}
+        <BringBack />
       </Part>
     </Page>
   );

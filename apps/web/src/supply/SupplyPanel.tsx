@@ -1,4 +1,4 @@
-import { FAMILY_GROUP_INFO, formOf, hazardsOf, inkOn } from '@red-shelf/core';
+import { FAMILY_GROUP_INFO, formOf, hasColour, hazardsOf, inkOn } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { useLocalSearchParams } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
@@ -44,11 +44,13 @@ export function SupplyPanel({ id, where, onClose }: SupplyPanelProps) {
   return (
     <ScrollView style={styles.panel} contentContainerStyle={styles.inside}>
       <Close onPress={onClose} />
-      <View style={[styles.swatch, { backgroundColor: supply.hex }]}>
-        <Txt look="label" style={[styles.mark, { color: inkOn(supply.hex) }]}>
-          {FAMILY_GROUP_INFO[supply.group].mark}
-        </Txt>
-      </View>
+      {hasColour(supply) && (
+        <View style={[styles.swatch, { backgroundColor: supply.hex }]}>
+          <Txt look="label" style={[styles.mark, { color: inkOn(supply.hex) }]}>
+            {FAMILY_GROUP_INFO[supply.group].mark}
+          </Txt>
+        </View>
+      )}
       {editing ? (
         <EditForm supply={supply} onDone={() => setEditing(false)} />
       ) : (
@@ -64,7 +66,7 @@ export function SupplyPanel({ id, where, onClose }: SupplyPanelProps) {
           {typeof supply.facts.attributes?.letters === 'string' && <Letters supply={supply} />}
           <BreakUp supply={supply} ledger={ledger ?? []} />
           <SameColour supply={later ?? supply} />
-          <Swatches supply={supply} />
+          {hasColour(supply) && <Swatches supply={supply} />}
           <Photos supply={supply} />
           <History ledger={ledger} form={form} />
         </>

@@ -134,12 +134,12 @@ test('replacing the stash asks first; keeping what is here sends nothing', async
   const sent = fakeServer({ 'POST /api/restore': { change: change({ kind: 'restore', count: 7 }) } });
   show(<DataScreen />);
   choosing('old.json');
-  press('Choose a JSON document');
+  press('Choose a backup or document');
   expect(await screen.findByText('Replace everything by “old.json”?')).toBeTruthy();
   press('Keep what is here');
   expect(sent).toEqual([]);
   choosing('old.json');
-  press('Choose a JSON document');
+  press('Choose a backup or document');
   fireEvent.click(await screen.findByRole('button', { name: 'Replace' }));
   expect(await screen.findByText('The stash was replaced: 7 supplies.')).toBeTruthy();
   expect(sent.map(({ path }) => path)).toEqual(['/api/restore']);
