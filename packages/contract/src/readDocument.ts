@@ -66,7 +66,7 @@ const unpackedIfRecord = (record: unknown): unknown[] =>
  * A document of any version there ever was, as today's, or the first hundred things that are wrong with it.
  * The lists of what is given are used up.
  */
-export function readDocument(given: unknown): StashDocument | Issue[] {
+function readDocument(given: unknown): StashDocument | Issue[] {
   const known = head.safeParse(given);
   if (!known.success) return known.error.issues;
   const { formatVersion } = known.data;

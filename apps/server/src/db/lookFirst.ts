@@ -36,11 +36,13 @@ export async function lookFirst(file: string, migrationsFolder: string): Promise
   }
 }
 
+const said = (value: unknown): string => (typeof value === 'string' ? value : '');
+
 async function refuseDamaged(client: Client, file: string): Promise<void> {
   const damaged = (why: string) => new NotOpened('damaged', `The stash in ${file} is damaged (${why}).`);
   try {
     const { rows } = await client.execute('PRAGMA quick_check(3)');
-    const found = rows.map((row) => String(row[0]));
+    const found = rows.map((row) => said(row[0]));
     if (found.join() !== 'ok') throw damaged(found.join('; ').slice(0, 200));
   } catch (error) {
     const code = (error as { code?: string }).code ?? '';
@@ -56,7 +58,7 @@ async function refuseDamaged(client: Client, file: string): Promise<void> {
 
 async function refuseForeign(client: Client, file: string, migrationsFolder: string): Promise<void> {
   const { rows } = await client.execute(`select name from sqlite_master where type = 'table'`);
-  const tables = rows.map((row) => String(row[0]));
+  const tables = rows.map((row) => said(row[0]));
   if (tables.length === 0) return;
   if (!tables.includes('__drizzle_migrations') || !tables.includes('supplies'))
     throw new NotOpened('foreign', `${file} is a database of another program, and no stash.`);

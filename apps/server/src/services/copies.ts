@@ -8,7 +8,7 @@ import type { Context } from './context';
 const DAYS_KEPT = 7;
 const COPY = /^stash-\d{4}-\d{2}-\d{2}\.db$/;
 
-export const copiesFolder = (db: string): string => join(dirname(db), 'copies');
+const copiesFolder = (db: string): string => join(dirname(db), 'copies');
 
 /** Copies beside a stash, the newest first. */
 export const copiesOf = async (db: string): Promise<string[]> =>

@@ -31,7 +31,7 @@ async function isZip(path: string): Promise<boolean> {
 }
 
 /** The value a JSON text says. Throws a refusal where it is none, or lies deeper than a document does. */
-export function readJson(bytes: Uint8Array): unknown {
+function readJson(bytes: Uint8Array): unknown {
   if (depthOf(bytes) > MOST_DEEP)
     throw new Refusal(422, 'too_deep', 'This is not a document of a stash: it lies too deep inside itself.');
   try {
