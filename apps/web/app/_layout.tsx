@@ -1,3 +1,4 @@
+import '../src/frame/noEval';
 import { Slot } from 'expo-router';
 import { Frame } from '../src/frame/Frame';
 

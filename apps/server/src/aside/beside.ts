@@ -121,7 +121,10 @@ export function asideProcess(
       }, LOOK_MS);
       if (signal?.aborted) return cancelled();
       signal?.addEventListener('abort', cancelled);
-      child.once('exit', () => end(tooHeavy('memory')));
+      // Out of memory it is ended by a signal, or by itself with 134.
+      child.once('exit', (code) =>
+        end(code === null || code === 134 ? tooHeavy('memory') : new Error(`Work beside ended with ${code}`)),
+      );
       child.on('message', (told: Told) => {
         if ('progress' in told) return report(told);
         if ('failed' in told) return end(new Error(told.failed));

@@ -1,3 +1,4 @@
+import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -187,6 +188,55 @@ test('what a sitting held inside becomes rows, and the last verdict of then can 
   const written = (await world.http.get('/api/export.json').expect(200)).body as object;
   await world.http.post('/api/restore').send(written).expect(200);
   expect((await rows()).map(({ supplyId }) => supplyId)).toEqual(['s-card']);
+  world.close();
+});
+
+/** Starts opening a file in a process of its own, and kills it so long after it began. */
+const killedAfter = (file: string, ms: number): Promise<void> =>
+  new Promise((resolve) => {
+    const args = ['--import', 'tsx', join(__dirname, 'opener.ts'), file, MIGRATIONS];
+    const child = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'ignore'] });
+    child.stdout.on('data', (text: Buffer) => {
+      if (text.toString().includes('begins')) setTimeout(() => child.kill('SIGKILL'), ms);
+    });
+    child.on('exit', () => resolve());
+  });
+
+test.each([0, 1, 2])(
+  'a file of shape %d whose first start was killed, at whatever moment, opens whole',
+  async (shape) => {
+    const whole = await makeWorld(await oldFile(shape));
+    const stood = await shelf(whole);
+    whole.close();
+    for (const ms of [0, 10, 20, 35, 50, 70, 95, 130]) {
+      const file = await oldFile(shape);
+      await killedAfter(file, ms);
+      const world = await makeWorld(file);
+      expect(await shelf(world)).toEqual(stood);
+      expect(await world.store.integrity()).toBe('ok');
+      world.close();
+    }
+  },
+  120_000,
+);
+
+test('a document of version 3, its sittings whole, is brought in', async () => {
+  const world = await makeWorld();
+  const supply = await world.add();
+  const session = { sort: 'session', what: 'sort out', name: 'Inks', kind: 'ink', form: null };
+  const { body } = await world.http.post('/api/records').send({ body: session }).expect(200);
+  const { id } = (body as { record: RecordView }).record;
+  const document = (await world.http.get('/api/export.json')).body as { records: { body: object }[] };
+  const [record] = document.records;
+  const done = [{ supplyId: supply.id, verdict: 'keep' }];
+  const third = {
+    ...document,
+    formatVersion: 3,
+    records: [{ ...record, body: { ...record?.body, done, waiting: [] } }],
+  };
+  await world.http.post('/api/restore').send(third).expect(200);
+  const { records } = (await world.http.get('/api/records')).body as { records: RecordView[] };
+  expect(dealtWithIn(records, id)).toEqual(done);
   world.close();
 });
 

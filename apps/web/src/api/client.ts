@@ -29,9 +29,13 @@ export class ApiError extends Error {
     super(problem.title);
     this.name = 'ApiError';
   }
-  /** Whether nobody answered: what was asked may have been done, or not. */
+  /** Whether nobody answered, so that what was asked may have been done or not, or the disk took nothing: it is asked again. */
   get isLost(): boolean {
-    return this.problem.code === 'offline' || [502, 503, 504].includes(this.problem.status);
+    return this.problem.code === 'offline' || this.isFull || [502, 503, 504].includes(this.problem.status);
+  }
+  /** Whether the server answers, and its disk takes nothing. */
+  get isFull(): boolean {
+    return this.problem.status === 507;
   }
 }
 const failure = (status: number, code: string, title: string): ApiError =>

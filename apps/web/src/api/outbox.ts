@@ -9,8 +9,10 @@ export interface OutboxState {
   /** In the order they were done. */
   readonly waiting: readonly Waiting[];
   readonly refused: readonly Waiting[];
-  /** Nobody answers. */
+  /** Nobody answers, or nothing can be written down. */
   readonly stuck: boolean;
+  /** Why nothing can be written down, in a sentence; null where nobody answers. */
+  readonly because: string | null;
 }
 
 /** How long until a command is sent again, ms. */
@@ -26,7 +28,12 @@ const isDone = (error: unknown): boolean =>
  * answered. The server knows each by its name and does none twice.
  */
 export class Outbox {
-  private state: OutboxState = { waiting: [], refused: [], stuck: !onlineManager.isOnline() };
+  private state: OutboxState = {
+    waiting: [],
+    refused: [],
+    stuck: !onlineManager.isOnline(),
+    because: null,
+  };
   private readonly listeners = new Set<() => void>();
   private readonly tried = new Set<string>();
   /** Taken back before they were tried. */
@@ -130,7 +137,9 @@ export class Outbox {
 
   /** Somebody answered, or is about to be asked anew. */
   reached(): void {
-    if (this.state.stuck && onlineManager.isOnline()) this.become({ stuck: false });
+    // A disk that takes nothing can still be read from.
+    if (this.state.stuck && this.state.because === null && onlineManager.isOnline())
+      this.become({ stuck: false });
   }
 
   /** Takes back a command that was never sent; false where it may have been done already. */
@@ -172,10 +181,13 @@ export class Outbox {
     this.inFlight++;
     try {
       const answer = await sendCommand(command);
+      if (this.state.because !== null) this.become({ stuck: false, because: null });
       this.reached();
       return answer;
     } catch (error) {
-      if (isLost(error) !== this.state.stuck) this.become({ stuck: isLost(error) });
+      const because = error instanceof ApiError && error.isFull ? error.message : null;
+      if (isLost(error) !== this.state.stuck || because !== this.state.because)
+        this.become({ stuck: isLost(error), because });
       throw error;
     } finally {
       this.inFlight--;

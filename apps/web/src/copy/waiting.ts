@@ -11,3 +11,7 @@ export const sayAway = (waiting: number): string =>
 /** An act that was kept here and then refused. */
 export const sayRefused = (change: ChangeView, refusal: string): string =>
   `Not done: “${sayChange(change).replace(/\.$/, '')}”. ${refusal}`;
+
+/** What cannot be written down is kept here meanwhile. */
+export const saySaved = (because: string, waiting: number): string =>
+  `${because} ${waiting === 1 ? 'What you did is' : `The ${waiting} things you did are`} kept on this device and done as soon as there is room.`;

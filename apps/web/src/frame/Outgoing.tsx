@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { onNotUnderstood } from '../api/checkSoon';
 import { keys } from '../api/list';
 import { outboxOf } from '../api/outgoing';
-import { sayAway, sayRefused } from '../copy/waiting';
+import { sayAway, sayRefused, saySaved } from '../copy/waiting';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
@@ -14,7 +14,7 @@ import { Txt } from '../ui/Txt';
 export function Outgoing() {
   const client = useQueryClient();
   const outbox = outboxOf(client);
-  const { waiting, refused, stuck } = useSyncExternalStore(outbox.subscribe, outbox.now);
+  const { waiting, refused, stuck, because } = useSyncExternalStore(outbox.subscribe, outbox.now);
   const [odd, setOdd] = useState('');
   useEffect(() => onNotUnderstood(setOdd), []);
   // Looked at again whenever the list was asked for: an answer that does not come there is a sign too.
@@ -24,7 +24,9 @@ export function Outgoing() {
   if (!away && refused.length === 0 && odd === '') return null;
   return (
     <View style={styles.all} role="status">
-      {away && <Note sort="attention">{sayAway(waiting.length)}</Note>}
+      {away && (
+        <Note sort="attention">{because ? saySaved(because, waiting.length) : sayAway(waiting.length)}</Note>
+      )}
       {odd !== '' && <Note sort="error">{odd}</Note>}
       {refused.map(({ command, change, refusal = '' }) => (
         <Note key={command.id} sort="error">

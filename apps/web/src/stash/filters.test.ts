@@ -36,9 +36,9 @@ test('filters combine; standings are asked for one at a time', () => {
 
 test('families that are not settled are those the app would ask about, until somebody says', () => {
   const asks = (more: object) => passes(supply(more), filtersOf({ asks: 'unsure' }));
-  // Between brown and grey.
-  const between = { hex: '#8a7a5c', finish: 'matte' as const };
+  // Between brown and green.
+  const between = { hex: '#6f6a52', finish: 'matte' as const };
   expect(asks({ ...between, familyOverride: null })).toBe(true);
-  expect(asks({ ...between, familyOverride: 'brown', familyReason: 'between brown and grey' })).toBe(false);
+  expect(asks({ ...between, familyOverride: 'brown', familyReason: 'between brown and green' })).toBe(false);
   expect(asks({ hex: '#c00000', familyOverride: null })).toBe(false);
 });

@@ -60,6 +60,21 @@ test('what nobody answers is sent again under its own name; meanwhile it is on d
   expect(outbox.now().stuck).toBe(false);
 });
 
+test('what a full disk takes not is kept, and done as soon as there is room', async () => {
+  let full = 2;
+  const sent = fakeServer({
+    [PATH]: () =>
+      full-- > 0 ? new Refused({ status: 507, code: 'disk_full', title: 'The disk is full.' }) : done,
+  });
+  const { answer } = await outbox.keep({ command: command(1), change: told, heard: false });
+  await waitFor(() => expect(outbox.now()).toMatchObject({ stuck: true, because: 'The disk is full.' }));
+  outbox.reached();
+  expect(outbox.now().stuck).toBe(true);
+  await answer;
+  expect(amounts(sent)).toEqual([1, 1, 1]);
+  expect(outbox.now()).toMatchObject({ stuck: false, because: null, refused: [] });
+});
+
 test('a refusal is kept until it was seen, unless somebody waits for it; what was done already is no refusal', async () => {
   fakeServer({
     [PATH]: ({ body }) => {

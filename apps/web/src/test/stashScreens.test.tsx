@@ -181,7 +181,7 @@ test('families are moved and kept whole', async () => {
   const { body } = sent[0]?.body as { body: { familyOrder: string[] } };
   expect(body).toMatchObject({ units: 'metric', lightness: 'light-first' });
   expect(body.familyOrder.slice(0, 3)).toEqual(['neutral', 'orange', 'red']);
-  expect(new Set(body.familyOrder).size).toBe(13);
+  expect(new Set(body.familyOrder).size).toBe(14);
 });
 
 test('tags that may mean the same are joined in one change', async () => {
