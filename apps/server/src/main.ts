@@ -61,7 +61,7 @@ const TIDY_MS = 3_600_000;
 /** Once a day: a copy of the stash beside it, and pictures that nothing speaks of. */
 async function tidy(): Promise<void> {
   try {
-    if (await copyOfToday(context, db)) await sweepPhotos(context);
+    if (await copyOfToday(context, db)) await sweepPhotos(context, db);
   } catch (error) {
     log.error({ err: error }, 'the copy of today could not be made');
   }

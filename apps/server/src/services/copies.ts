@@ -1,19 +1,26 @@
 import { existsSync } from 'node:fs';
 import { mkdir, readdir, rename, rm } from 'node:fs/promises';
-import { dirname, join } from 'node:path';
+import { dirname, join, parse } from 'node:path';
 import { asideOf } from './aside';
 import type { Context } from './context';
 
 /** So many days have a copy of their own. */
 const DAYS_KEPT = 7;
-const COPY = /^stash-\d{4}-\d{2}-\d{2}\.db$/;
+const DAY = /^\d{4}-\d{2}-\d{2}$/;
+
+/** Copies carry the name of their stash: several may lie in one folder. */
+const copyName = (db: string, day: string): string => `${parse(db).name}-${day}.db`;
+const isCopyOf = (db: string, name: string): boolean => {
+  const day = name.slice(-13, -3);
+  return DAY.test(day) && name === copyName(db, day);
+};
 
 const copiesFolder = (db: string): string => join(dirname(db), 'copies');
 
 /** Copies beside a stash, the newest first. */
 export const copiesOf = async (db: string): Promise<string[]> =>
   (await readdir(copiesFolder(db)).catch(() => []))
-    .filter((name) => COPY.test(name))
+    .filter((name) => isCopyOf(db, name))
     .sort()
     .reverse()
     .map((name) => join(copiesFolder(db), name));
@@ -28,7 +35,7 @@ export async function copyInto({ store }: Context, file: string): Promise<void> 
 
 /** A copy of today, where there is none yet; copies of more than a week of days ago make way. Answers whether one was made. */
 export async function copyOfToday(context: Context, db: string): Promise<boolean> {
-  const file = join(copiesFolder(db), `stash-${context.ports.now().slice(0, 10)}.db`);
+  const file = join(copiesFolder(db), copyName(db, context.ports.now().slice(0, 10)));
   if (existsSync(file)) return false;
   await mkdir(dirname(file), { recursive: true });
   await asideOf(context)('copy', { file });

@@ -1,5 +1,5 @@
-import { readdir, rm, stat } from 'node:fs/promises';
-import { join } from 'node:path';
+import { open, readdir, rm, stat } from 'node:fs/promises';
+import { basename, dirname, join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import type { Readable } from '../db/tx';
 import type { Context } from './context';
@@ -18,9 +18,31 @@ async function isNamed(db: Readable, id: string): Promise<boolean> {
   return named.length > 0;
 }
 
-/** Removes pictures that nothing speaks of, and halves of files that a crash left. Answers how many files went. */
-export async function sweepPhotos({ store, photos, ports }: Context): Promise<number> {
-  if (!photos) return 0;
+const HEAD = 'SQLite format 3';
+async function isDatabase(path: string): Promise<boolean> {
+  const file = await open(path);
+  try {
+    const { buffer } = await file.read(Buffer.alloc(HEAD.length), 0, HEAD.length, 0);
+    return buffer.toString('latin1') === HEAD;
+  } finally {
+    await file.close();
+  }
+}
+
+/** Whether another stash lies beside this one: the pictures may be its. */
+async function hasNeighbour(db: string): Promise<boolean> {
+  const own = new Set([basename(db), `${basename(db)}-lock`]);
+  for (const each of await readdir(dirname(db), { withFileTypes: true }))
+    if (each.isFile() && !own.has(each.name) && (await isDatabase(join(dirname(db), each.name)))) return true;
+  return false;
+}
+
+/**
+ * Removes pictures that nothing speaks of, and halves of files that a crash left. Answers how many files went. Where
+ * another stash lies in the same folder nothing goes: its pictures are in the same place.
+ */
+export async function sweepPhotos({ store, photos, ports }: Context, db: string): Promise<number> {
+  if (!photos || (await hasNeighbour(db))) return 0;
   const before = Date.parse(ports.now()) - WAITS_MS;
   let gone = 0;
   for (const name of await readdir(photos.folder).catch(() => [])) {

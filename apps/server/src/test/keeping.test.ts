@@ -4,6 +4,7 @@ import {
   mkdirSync,
   readdirSync,
   readFileSync,
+  rmSync,
   utimesSync,
   writeFileSync,
 } from 'node:fs';
@@ -125,7 +126,15 @@ test('pictures that nothing speaks of go after a week; what a change can bring b
   for (const file of readdirSync(folder))
     if (!file.startsWith(young.id)) utimesSync(join(folder, file), old, old);
   const photos = { folder, prepare: () => Promise.resolve('unreadable' as const) };
-  expect(await sweepPhotos({ store: world.store, ports: systemPorts, photos })).toBe(3);
+  const sweep = () =>
+    sweepPhotos({ store: world.store, ports: systemPorts, photos }, join(world.folder, 'stash.db'));
+  // Another stash beside it keeps its pictures in the same place.
+  const other = await openStore(join(world.folder, 'demo.db'), MIGRATIONS);
+  other.close();
+  expect(await sweep()).toBe(0);
+  for (const name of readdirSync(world.folder))
+    if (name.startsWith('demo.db')) rmSync(join(world.folder, name));
+  expect(await sweep()).toBe(3);
   const left = new Set(readdirSync(folder).map((file) => file.split('.')[0]));
   expect(left).toEqual(new Set([kept.id, undone.id, young.id]));
   expect(left.has(orphan.id)).toBe(false);
@@ -140,6 +149,8 @@ test('a copy of today opens by itself, while the stash is in use; seven days are
   const withAside = { ...context, aside: asideHere(context) };
   expect(await copyOfToday(withAside, db)).toBe(true);
   expect(await copyOfToday(withAside, db)).toBe(false);
+  // A stash beside it has copies of its own.
+  expect(await copiesOf(join(world.folder, 'demo.db'))).toEqual([]);
   const copies = await copiesOf(db);
   expect(copies).toHaveLength(7);
   const copy = await makeWorld(copies[0]);
