@@ -86,7 +86,7 @@ const documentEvent = z.intersection(
     shifts: z.array(z.object({ holdingId: id, from: spot.nullable(), to: spot.nullable() })).max(MOST_MOVED),
   }),
 );
-const documentRecord = z.object({
+export const documentRecord = z.object({
   /** Rows that an older app kept inside a sitting are named after it and the thing. */
   id: z.string().min(1).max(170),
   version: versionNumber,

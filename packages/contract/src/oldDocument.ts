@@ -12,7 +12,7 @@ import {
   cleanText,
 } from '@red-shelf/core';
 import { z } from 'zod';
-import { recordBody } from './records';
+import { documentRecord } from './document';
 import { versionNumber } from './supply';
 
 /** Documents of versions 1 and 2: one slot a supply, one supply a slot, one row of stock. They are read, never written. */
@@ -90,14 +90,7 @@ export const OLD_LISTS = {
     part: z.enum(OLD_PARTS).nullable().default(null),
     undoes: id.nullable(),
   }),
-  records: z.object({
-    id: z.string().min(1).max(170),
-    version: versionNumber,
-    body: recordBody,
-    createdAt: when,
-    updatedAt: when,
-    removedAt: when.nullable(),
-  }),
+  records: documentRecord,
 } as const;
 export type OldDocument = z.infer<typeof oldHead> & {
   [List in keyof typeof OLD_LISTS]: z.infer<(typeof OLD_LISTS)[List]>[];
