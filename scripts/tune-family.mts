@@ -85,16 +85,24 @@ function together(): void {
   const judged = held.flatMap(({ rows, prototypes }) =>
     rows.map((row) => {
       const lab = labOf(row.hex);
-      return { ...row, calm: chromaOf(lab) < CALM, right: scoreFamilies(lab, prototypes)[0]?.family === row.family };
+      return {
+        ...row,
+        calm: chromaOf(lab) < CALM,
+        right: scoreFamilies(lab, prototypes)[0]?.family === row.family,
+      };
     }),
   );
   const rate = (some: readonly { right: boolean }[]) =>
     `${percent(some.filter(({ right }) => right).length / some.length)}/${some.length}`;
   const families = [...new Set(judged.map(({ family }) => family))].sort();
   console.log(`all lists, each held out: ${rate(judged)}`);
-  console.log('  ' + families.map((f) => `${f} ${rate(judged.filter(({ family }) => family === f))}`).join(', '));
+  console.log(
+    '  ' + families.map((f) => `${f} ${rate(judged.filter(({ family }) => family === f))}`).join(', '),
+  );
   const neutral = judged.filter(({ family }) => NEUTRAL.has(family));
-  console.log(`  black, grey and white with a chroma below ${CALM}: ${rate(neutral.filter(({ calm }) => calm))}`);
+  console.log(
+    `  black, grey and white with a chroma below ${CALM}: ${rate(neutral.filter(({ calm }) => calm))}`,
+  );
 }
 together();
 const prototypes = train(Object.values(LISTS));
