@@ -86,7 +86,12 @@ export function build() {
   const web = at('apps/web/dist');
   once(
     join(web, '.stamp'),
-    [...shared, ...sources('apps/web'), readFileSync(at('scripts/build-worker.mjs'), 'utf8')],
+    [
+      ...shared,
+      ...sources('apps/web'),
+      readFileSync(at('scripts/build-worker.mjs'), 'utf8'),
+      readFileSync(at('scripts/pack.mjs'), 'utf8'),
+    ],
     [join(web, 'index.html'), join(web, 'sw.js')],
     () => {
       console.log('Building the web app (a minute or two after a change)…');

@@ -2,10 +2,16 @@
 import { spawn } from 'node:child_process';
 import { at, ROOT } from './lib.mjs';
 
+/** `--share` opens it to the house's network, `--share=192.168.1.20` on one address of this computer. */
+function shareAsked() {
+  const asked = process.argv.find((each) => /^--share(=|$)/.test(each));
+  return asked ? { RED_SHELF_SHARE: asked.slice('--share='.length) || 'house' } : {};
+}
+
 export function serve(env) {
   const server = spawn(process.execPath, ['--enable-source-maps', at('apps/server/dist/main.js')], {
     cwd: ROOT,
-    env: { ...process.env, ...env },
+    env: { ...process.env, ...shareAsked(), ...env },
     stdio: 'inherit',
   });
   let asked = false;

@@ -1,42 +1,26 @@
 import { join } from 'node:path';
 import express, { type Express } from 'express';
 import packedFiles from 'express-static-gzip';
-import helmet from 'helmet';
 import type { Logger } from 'pino';
+import { fresh } from './http/fresh';
 import { localOnly } from './http/guard';
+import { headers } from './http/headers';
 import { asideHere } from './aside/here';
 import { errorHandler, unknownApi } from './http/problem';
 import { apiRoutes } from './routes/api';
 import { fileApi } from './routes/files';
 import type { Context } from './services/context';
 import { Uploads } from './services/imports';
+import { shareRoutes } from './share/routes';
+import type { Sharing } from './share/sharing';
 
-/** The whole HTTP face: the API, and the web app's files when `webFolder` is given. */
-export function makeApp(given: Context, log: Logger, webFolder?: string): Express {
+/** The stash over HTTP, and the web app's files when `webFolder` is given; who may ask is decided before. */
+export function makeInside(given: Context, log: Logger, webFolder?: string): Express {
   const context = { ...given, aside: given.aside ?? asideHere(given) };
   const app = express();
   app.disable('x-powered-by');
-  app.use(localOnly);
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        directives: {
-          // React Native's web target writes its styles at run time.
-          'style-src': ["'self'", "'unsafe-inline'"],
-          'img-src': ["'self'", 'data:', 'blob:'],
-          'worker-src': ["'self'", 'blob:'],
-          // Plain http on loopback: there is nothing to upgrade to.
-          'upgrade-insecure-requests': null,
-        },
-      },
-      strictTransportSecurity: false,
-    }),
-  );
   const uploads = new Uploads();
-  app.use('/api', (_request, response, next) => {
-    response.set('Cache-Control', 'no-store');
-    next();
-  });
+  app.use('/api', fresh);
   app.use(fileApi(context, uploads));
   app.use(apiRoutes(context, uploads));
   app.use('/api', unknownApi);
@@ -44,6 +28,22 @@ export function makeApp(given: Context, log: Logger, webFolder?: string): Expres
   app.use(errorHandler(log));
   return app;
 }
+
+/** The door of this machine: nobody is asked for anything here. */
+export function localDoor(inside: Express, log: Logger, sharing?: Sharing): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(localOnly, headers);
+  app.use('/api', fresh);
+  app.use(shareRoutes(sharing));
+  app.use(inside);
+  app.use(errorHandler(log));
+  return app;
+}
+
+/** Both in one, for a stash that is not shared. */
+export const makeApp = (given: Context, log: Logger, webFolder?: string): Express =>
+  localDoor(makeInside(given, log, webFolder), log);
 
 /** The app's files, packed as the browser takes them; what has a hash in its name never changes under it. */
 function serveWeb(app: Express, folder: string): void {

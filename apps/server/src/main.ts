@@ -1,8 +1,9 @@
 import { existsSync } from 'node:fs';
 import { mkdir, rm, writeFile } from 'node:fs/promises';
+import { networkInterfaces } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import pino from 'pino';
-import { makeApp } from './app';
+import { localDoor, makeInside } from './app';
 import { asideProcess } from './aside/beside';
 import { holdAlone, openedBeside } from './db/holdAlone';
 import { openStore } from './db/open';
@@ -11,6 +12,10 @@ import { copyOfToday } from './services/copies';
 import { stashList, type Context } from './services/context';
 import { systemPorts } from './services/ports';
 import { sweepPhotos } from './services/sweep';
+import { chosenAddresses } from './share/addresses';
+import { shareDoor } from './share/door';
+import { Sharing } from './share/sharing';
+import { saidOfSharing } from './share/terminal';
 import { endWith, settingsOf, sayWhyNot } from './start';
 
 const settings = settingsOf(process.env);
@@ -39,15 +44,21 @@ const aside = asideProcess(
   { script: new URL('./worker.js', import.meta.url), db, photos: photos.folder },
 );
 const context: Context = { store, ports: systemPorts, photos, aside };
-const app = makeApp(context, log, existsSync(join(web, 'index.html')) ? web : undefined);
+const inside = makeInside(context, log, existsSync(join(web, 'index.html')) ? web : undefined);
+const { RED_SHELF_SHARE: asked } = settings;
+const sharing =
+  asked === undefined
+    ? undefined
+    : new Sharing(db, chosenAddresses(asked, networkInterfaces()), systemPorts, () => saySharing());
 
-// Loopback only: a stash is nobody else's business.
-const server = app.listen(settings.PORT, '127.0.0.1', (error?: Error) => {
+// Loopback only, unless sharing was asked for: a stash is nobody else's business.
+const server = localDoor(inside, log, sharing).listen(settings.PORT, '127.0.0.1', (error?: Error) => {
   if (error) return void sayWhyNot(error, db, settings.PORT).then(endWith);
   const address = server.address();
   const port = typeof address === 'object' && address ? address.port : settings.PORT;
-  const url = `http://127.0.0.1:${port}`;
+  url = `http://127.0.0.1:${port}`;
   console.log(`ready ${url}`);
+  void share(port);
   // Ready before it is first asked for; if that fails, asking will say why.
   stashList(context)
     .asJson()
@@ -56,6 +67,23 @@ const server = app.listen(settings.PORT, '127.0.0.1', (error?: Error) => {
   void tidy();
   return undefined;
 });
+
+let url = '';
+/** Opens the door of the house's network, if that was asked for. */
+async function share(port: number): Promise<void> {
+  if (!sharing) return;
+  try {
+    await sharing.begin(port, shareDoor(sharing, inside, log));
+    if (settings.RED_SHELF_PASSPHRASE) await sharing.ensurePassphrase(settings.RED_SHELF_PASSPHRASE);
+    if (sharing.view().state !== 'on') saySharing();
+  } catch (error) {
+    log.error({ err: error }, 'share');
+    console.error(`Not shared. ${await sayWhyNot(error, db)}`);
+  }
+}
+function saySharing(): void {
+  if (sharing) console.log(saidOfSharing(sharing.view(), url));
+}
 
 const TIDY_MS = 3_600_000;
 /** Once a day: a copy of the stash beside it, and pictures that nothing speaks of. */
@@ -75,6 +103,7 @@ const stop = (): void => {
     void rm(openedBeside(db), { force: true }).then(() => process.exit(0));
   });
   server.closeAllConnections();
+  void sharing?.close();
 };
 process.on('SIGINT', stop);
 process.on('SIGTERM', stop);

@@ -1,4 +1,5 @@
 import { dirname } from 'node:path';
+import { newPassphrase } from '@red-shelf/contract';
 import { z } from 'zod';
 import { InUse } from './db/holdAlone';
 import { NotOpened } from './db/lookFirst';
@@ -10,6 +11,10 @@ const settings = z.object({
   RED_SHELF_MIGRATIONS: z.string().default('apps/server/drizzle'),
   RED_SHELF_WEB: z.string().default('apps/web/dist'),
   PORT: z.coerce.number(WRONG_PORT).int(WRONG_PORT).min(0, WRONG_PORT).max(65535, WRONG_PORT).default(4310),
+  /** `house`, or addresses of this computer parted by commas; left out, nobody else reaches the stash. */
+  RED_SHELF_SHARE: z.string().optional(),
+  /** For a computer nobody sits at; else it is set in the app. */
+  RED_SHELF_PASSPHRASE: newPassphrase.optional(),
   LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent']).default('warn'),
 });
 

@@ -32,6 +32,16 @@ export {
 } from './lists';
 export { orderName, paths } from './paths';
 export { problem, type Problem } from './problem';
+export {
+  enter,
+  LEAST_PASSPHRASE,
+  MOST_PASSPHRASE,
+  namedDevice,
+  newPassphrase,
+  setPassphrase,
+  type DeviceView,
+  type ShareView,
+} from './share';
 export { MOST_RANGE_BYTES, rangeReading, type RangeReadingView } from './rangeFile';
 export {
   groupBody,

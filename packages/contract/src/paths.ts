@@ -42,6 +42,11 @@ export const paths = {
   commitImport: at('POST', '/api/imports/:id/commit'),
   importProgress: at('GET', '/api/imports/:id'),
   cancelImport: at('DELETE', '/api/imports/:id'),
+  share: at('GET', '/api/share'),
+  setPassphrase: at('PUT', '/api/share/passphrase'),
+  enter: at('POST', '/api/share/enter'),
+  nameDevice: at('PUT', '/api/share/devices/:id'),
+  shutOut: at('DELETE', '/api/share/devices/:id'),
 } as const;
 
 /** Names a rainbow order, so that a list can say which one it came in. */

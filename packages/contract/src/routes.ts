@@ -8,6 +8,7 @@ import { fullSupply, type LeanSupply } from './lean';
 import { editedRecord, newRecord, recordView } from './records';
 import { paths, type RoutePath } from './paths';
 import { rangeReading } from './rangeFile';
+import { enter, namedDevice, setPassphrase, shareView } from './share';
 import {
   editedSupply,
   ledgerView,
@@ -103,6 +104,12 @@ export const routes = {
   commitImport: route(paths.commitImport, importCommit, importProgress),
   importProgress: route(paths.importProgress, nothing, importProgress),
   cancelImport: route(paths.cancelImport, nothing, importProgress),
+  /** Who may reach the stash from the house's network. */
+  share: route(paths.share, nothing, shareView),
+  setPassphrase: route(paths.setPassphrase, setPassphrase, shareView),
+  enter: route(paths.enter, enter, shareView),
+  nameDevice: route(paths.nameDevice, namedDevice, shareView),
+  shutOut: route(paths.shutOut, nothing, shareView),
 } as const;
 
 /** Routes whose body is a file; the client sends the bytes as they are. */
@@ -115,4 +122,5 @@ export const fileRoutes = {
   restoring: { path: '/api/restoring', answer: restoring },
   exportJson: { path: '/api/export.json' },
   backup: { path: '/api/backup.zip' },
+  authority: { path: '/api/share/authority.crt' },
 } as const;

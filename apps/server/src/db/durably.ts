@@ -2,10 +2,10 @@ import { open, rename, rm } from 'node:fs/promises';
 import { dirname } from 'node:path';
 
 /** Writes a file so that it is on disk, whole, once this ends: under another name first, so that a full disk leaves nothing. */
-export async function writeDurably(path: string, bytes: Uint8Array): Promise<void> {
+export async function writeDurably(path: string, bytes: Uint8Array, mode = 0o666): Promise<void> {
   const beside = `${path}.part`;
   try {
-    const file = await open(beside, 'w');
+    const file = await open(beside, 'w', mode);
     try {
       await file.writeFile(bytes);
       await file.sync();

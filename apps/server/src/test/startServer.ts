@@ -3,11 +3,17 @@ import { spawn, type ChildProcess } from 'node:child_process';
 /** Starts a server in a process of its own and waits until it says where it answers. `args` are Node's. */
 export async function startServer(
   args: readonly string[],
-  settings: { readonly cwd: string; readonly db: string; readonly port?: string },
+  settings: { readonly cwd: string; readonly db: string; readonly port?: string; readonly web?: string },
 ): Promise<{ process: ChildProcess; url: string }> {
   const server = spawn(process.execPath, args, {
     cwd: settings.cwd,
-    env: { ...process.env, RED_SHELF_DB: settings.db, PORT: settings.port ?? '0', NODE_OPTIONS: '' },
+    env: {
+      ...process.env,
+      RED_SHELF_DB: settings.db,
+      PORT: settings.port ?? '0',
+      NODE_OPTIONS: '',
+      ...(settings.web ? { RED_SHELF_WEB: settings.web } : {}),
+    },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   const url = await new Promise<string>((ready, fail) => {

@@ -1,0 +1,1 @@
+module.exports = require('../../apps/web/bundling.cjs')(__dirname);
