@@ -2,11 +2,13 @@ import { spawnSync } from 'node:child_process';
 import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base, expect } from '@playwright/test';
+import { test as base, expect, type BrowserContext } from '@playwright/test';
 import { startServer } from '../apps/server/src/test/startServer';
 
 export interface Room {
   readonly url: string;
+  /** Has another browser watched as the first one is. */
+  readonly watch: (context: BrowserContext) => void;
   /** Stops the server and starts it again over the same file; `hard` kills it in the middle of whatever it does. */
   readonly restart: (how?: { readonly hard: boolean }) => Promise<void>;
   /** Out of reach, until it is started again. */
@@ -15,11 +17,16 @@ export interface Room {
 }
 
 /** The server as it is built and shipped. */
-const startBuilt = (db: string, port?: string) =>
-  startServer(['apps/server/dist/main.js'], { cwd: process.cwd(), db, ...(port ? { port } : {}) });
+const startBuilt = (db: string, share: string, port?: string) =>
+  startServer(['apps/server/dist/main.js'], {
+    cwd: process.cwd(),
+    db,
+    ...(port ? { port } : {}),
+    ...(share ? { share } : {}),
+  });
 
 /** A server over a freshly seeded demo room, and windows that fail the test on any console error. */
-export const test = base.extend<{ room: Room; cut: boolean }, { seeded: string }>({
+export const test = base.extend<{ room: Room; cut: boolean; share: string }, { seeded: string }>({
   /** A demo room, made once for many tests; each has a copy of its own. */
   seeded: [
     // Playwright reads which fixtures are asked for from this pattern.
@@ -37,30 +44,36 @@ export const test = base.extend<{ room: Room; cut: boolean }, { seeded: string }
   ],
   /** Whether the test cuts the network: then what does not come through is no fault. */
   cut: [false, { option: true }],
-  room: async ({ context, cut, seeded }, use) => {
+  /** An address the server is reached at besides, as if from another device. */
+  share: ['', { option: true }],
+  room: async ({ context, cut, share, seeded }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'red-shelf-e2e-'));
     const db = join(folder, 'stash.db');
     copyFileSync(seeded, db);
-    let { process: server, url } = await startBuilt(db);
+    let { process: server, url } = await startBuilt(db, share);
     const faults: string[] = [];
     // Every window of the test is watched. The browser itself notes each request that the API refuses,
     // and refusals are part of the journeys; anything else that is missing is a fault.
-    context.on('console', (message) => {
-      const refused = /status of 4\d\d/.test(message.text()) && message.location().url.includes('/api/');
-      const away = cut && /net::ERR_|status of 50[234]|when fetching the script/.test(message.text());
-      if (message.type() === 'error' && !refused && !away) faults.push(message.text());
-    });
-    context.on('weberror', (failure) => faults.push(failure.error().message));
+    const watch = (watched: BrowserContext): void => {
+      watched.on('console', (message) => {
+        const refused = /status of 4\d\d/.test(message.text()) && message.location().url.includes('/api/');
+        const away = cut && /net::ERR_|status of 50[234]|when fetching the script/.test(message.text());
+        if (message.type() === 'error' && !refused && !away) faults.push(message.text());
+      });
+      watched.on('weberror', (failure) => faults.push(failure.error().message));
+    };
+    watch(context);
     const stop = async (hard = false): Promise<void> => {
       const ended = new Promise((resolve) => server.on('exit', resolve));
       server.kill(hard ? 'SIGKILL' : 'SIGTERM');
       await ended;
     };
     const start = async (): Promise<void> => {
-      ({ process: server } = await startBuilt(db, new URL(url).port));
+      ({ process: server } = await startBuilt(db, share, new URL(url).port));
     };
     await use({
       url,
+      watch,
       stop: () => stop(),
       start,
       restart: async ({ hard } = { hard: false }) => {

@@ -6,14 +6,14 @@ const HOUSE_ONLY = 'Share it in your own house’s network only, not in a café 
 /** What the terminal says of sharing; `local` is where this computer reaches the stash. */
 export function saidOfSharing({ state, because, addresses }: ShareView, local: string): string {
   if (because) return `Not shared. ${because}`;
-  if (state === 'passphrase') return `To share it, set a passphrase first: ${local}/phone`;
+  if (state === 'passphrase') return `To share it, set a passphrase first: ${local}/settings/phone`;
   const [first = ''] = addresses;
   return [
     `Shared in the house’s network: ${addresses.join('  ')}`,
     '',
     renderUnicodeCompact(first, { border: 2 }),
     '',
-    `How a phone comes to trust it, and which devices were let in: ${local}/phone`,
+    `How a phone comes to trust it, and which devices were let in: ${local}/settings/phone`,
     HOUSE_ONLY,
   ].join('\n');
 }

@@ -19,6 +19,7 @@ import {
 import { v7 } from 'uuid';
 import type { z } from 'zod';
 import { words } from '../copy/words';
+import { shutDoor } from './door';
 
 /** The contract's routes as a client names them; their schemas are read when an answer comes. */
 export const routes = paths as unknown as typeof contract;
@@ -31,13 +32,16 @@ export class ApiError extends Error {
   }
   /** Whether nobody answered, so that what was asked may have been done or not, or the disk took nothing: it is asked again. */
   get isLost(): boolean {
-    return this.problem.code === 'offline' || this.isFull || [502, 503, 504].includes(this.problem.status);
+    const { code, status } = this.problem;
+    return code === 'offline' || this.isFull || [SIGNED_OUT, 502, 503, 504].includes(status);
   }
   /** Whether the server answers, and its disk takes nothing. */
   get isFull(): boolean {
     return this.problem.status === 507;
   }
 }
+/** This device was not let in, or not any more: nothing was done, and is asked again once it is. */
+const SIGNED_OUT = 401;
 const failure = (status: number, code: string, title: string): ApiError =>
   new ApiError({ type: 'about:blank', status, code, title });
 
@@ -47,6 +51,7 @@ export const lost = (): ApiError => failure(0, 'offline', words.offline);
 async function answerOf(send: () => Promise<Response>): Promise<unknown> {
   const response = await send().catch(() => undefined);
   if (!response) throw lost();
+  if (response.status === SIGNED_OUT) shutDoor();
   const body: unknown = await response.json().catch(() => undefined);
   // An answer that broke off is none: what was asked may have been done.
   if (response.ok && body === undefined) throw lost();

@@ -3,8 +3,10 @@ import AtkinsonHyperlegibleNext_700Bold from '@expo-google-fonts/atkinson-hyperl
 import BarlowCondensed_600SemiBold from '@expo-google-fonts/barlow-condensed/600SemiBold/BarlowCondensed_600SemiBold.ttf';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
-import { useMemo, type ReactNode } from 'react';
+import { lazy, Suspense, useMemo, type ReactNode } from 'react';
 import { PaperProvider } from 'react-native-paper';
+import { forgetStash } from '../api/disk';
+import { onDoorShut, useDoorShut } from '../api/door';
 import { beginWithKept } from '../api/list';
 import { outboxOf } from '../api/outgoing';
 import { fetchFirst } from '../api/queries';
@@ -17,6 +19,11 @@ import { SayProvider } from '../ui/Say';
 import { Shell } from './Shell';
 
 beginScheme();
+
+/** Seen by devices that were not let in, and by no other. */
+const DoorScreen = lazy(() =>
+  import('../share/DoorScreen').then((module) => ({ default: module.DoorScreen })),
+);
 
 const paperSettings = {
   icon: ({ name, size, color }: { name: unknown; size: number; color?: string | undefined }) =>
@@ -31,6 +38,8 @@ function startClient(): QueryClient {
   const outbox = outboxOf(client);
   beginWithKept(client, { reading: () => outbox.reading(), reached: () => outbox.reached() });
   void outbox.takeUp();
+  // What was done here and is not sent yet stays; the stash itself does not.
+  onDoorShut(() => void forgetStash());
   fetchFirst(client);
   openOffline();
   return client;
@@ -47,6 +56,7 @@ const theClient = (): QueryClient => (started ??= startClient());
 export function Frame({ children }: { readonly children: ReactNode }) {
   const client = theClient();
   const scheme = useScheme();
+  const shut = useDoorShut();
   const theme = useMemo(() => paperTheme(scheme), [scheme]);
   // The screens do not wait for the fonts: they ship with the app and are there a blink later.
   useFonts({
@@ -58,7 +68,13 @@ export function Frame({ children }: { readonly children: ReactNode }) {
     <QueryClientProvider client={client}>
       <PaperProvider theme={theme} settings={paperSettings}>
         <SayProvider>
-          <Shell>{children}</Shell>
+          {shut ? (
+            <Suspense>
+              <DoorScreen />
+            </Suspense>
+          ) : (
+            <Shell>{children}</Shell>
+          )}
         </SayProvider>
       </PaperProvider>
     </QueryClientProvider>

@@ -50,6 +50,13 @@ export function SettingsScreen() {
               onChange={(next) => chooseScheme(SCHEMES.find((each) => each === next) ?? 'as the device')}
             />
             <View style={styles.part}>
+              <Txt look="quiet">On your phone</Txt>
+              <Txt>The stash in your hand, in the house’s own network.</Txt>
+              <View style={styles.row}>
+                <Button label="On your phone" onPress={() => router.push('/settings/phone')} />
+              </View>
+            </View>
+            <View style={styles.part}>
               <Txt look="quiet">Families</Txt>
               <Txt>{order}</Txt>
               <View style={styles.row}>

@@ -14,6 +14,7 @@ interface FieldProps<T extends FieldValues> {
   /** Read out instead of the label, where the label alone would be said of several fields. */
   readonly says?: string;
   readonly hint?: string;
+  readonly secret?: 'current-password' | 'new-password' | undefined;
   readonly onSubmit?: () => void;
   /** For putting the cursor here at once, without waiting for the form. */
   readonly place?: RefObject<TextInput | null> | undefined;

@@ -17,6 +17,8 @@ interface InputProps {
   readonly multiline?: boolean;
   readonly autoFocus?: boolean;
   readonly testID?: string;
+  /** What is typed is not shown; the browser is told what it is. */
+  readonly secret?: 'current-password' | 'new-password' | undefined;
 }
 
 /** A labelled text field; what is wrong is said under it. */
@@ -34,6 +36,7 @@ export const Input = forwardRef<NativeInput, InputProps>(function Input(
     multiline = false,
     autoFocus = false,
     testID,
+    secret,
   },
   ref,
 ) {
@@ -53,6 +56,7 @@ export const Input = forwardRef<NativeInput, InputProps>(function Input(
         inputMode={numeric ? 'numeric' : 'text'}
         multiline={multiline}
         autoFocus={autoFocus}
+        {...(secret ? { secureTextEntry: true, autoComplete: secret } : {})}
         onSubmitEditing={() => onSubmit?.()}
         // Enter goes on to what comes next; the cursor is not taken away.
         blurOnSubmit={false}

@@ -1,4 +1,4 @@
-import { SettingsScreen } from '../src/settings/SettingsScreen';
+import { SettingsScreen } from '../../src/settings/SettingsScreen';
 
 export default function Settings() {
   return <SettingsScreen />;

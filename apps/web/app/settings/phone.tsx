@@ -1,0 +1,5 @@
+import { PhoneScreen } from '../../src/share/PhoneScreen';
+
+export default function Phone() {
+  return <PhoneScreen />;
+}
