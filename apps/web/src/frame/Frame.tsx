@@ -67,15 +67,15 @@ export function Frame({ children }: { readonly children: ReactNode }) {
   return (
     <QueryClientProvider client={client}>
       <PaperProvider theme={theme} settings={paperSettings}>
-        <SayProvider>
-          {shut ? (
-            <Suspense>
-              <DoorScreen />
-            </Suspense>
-          ) : (
+        {shut ? (
+          <Suspense>
+            <DoorScreen />
+          </Suspense>
+        ) : (
+          <SayProvider>
             <Shell>{children}</Shell>
-          )}
-        </SayProvider>
+          </SayProvider>
+        )}
       </PaperProvider>
     </QueryClientProvider>
   );
