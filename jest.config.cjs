@@ -29,6 +29,7 @@ module.exports = {
       displayName: 'apps/web',
       rootDir: `${__dirname}/apps/web`,
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+      setupFiles: [...(webPreset.setupFiles ?? []), '<rootDir>/src/test/setup.ts'],
       transformIgnorePatterns: [translated],
     },
   ],

@@ -1,12 +1,19 @@
-/** Bundles the service worker of the built web app, with the names of all its files in it, and packs what is sent. */
+/** Finishes the built web app: its fonts, its service worker with the names of all its files in it, and what is sent packed. */
 import { createHash } from 'node:crypto';
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { build } from 'esbuild';
+import { addFonts } from './fonts.mjs';
 import { at, ROOT } from './lib.mjs';
 import { filesBelow, pack } from './pack.mjs';
 
 const dist = at('apps/web/dist');
+/** Where the rest of the app is; the page fetches it when the first screen stands (src/frame/openOffline). */
+const scripts = '_expo/static/js/web';
+const rest = readdirSync(join(dist, scripts)).find((name) => /^rest-[0-9a-f]+\.js$/.test(name));
+const named = `<meta name="rest" content="/${scripts}/${rest}" />`;
+const page = join(dist, 'index.html');
+writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${addFonts(dist)}${named}</head>`));
 /** What the app never asks for. */
 const LEFT_OUT = /^(sw\.js|metadata\.json|robots\.txt|\.stamp)$|\.(map|br|gz)$|\/expo-router\/assets\//;
 

@@ -91,11 +91,12 @@ export function build() {
       ...sources('apps/web'),
       readFileSync(at('scripts/build-worker.mjs'), 'utf8'),
       readFileSync(at('scripts/pack.mjs'), 'utf8'),
+      readFileSync(at('scripts/fonts.mjs'), 'utf8'),
     ],
     [join(web, 'index.html'), join(web, 'sw.js')],
     () => {
       console.log('Building the web app (a minute or two after a change)…');
-      run('npx', ['expo', 'export', '-p', 'web'], {
+      run('npx', ['expo', 'export', '-p', 'web', '--source-maps'], {
         env: QUIET_EXPO,
         quiet: true,
         why: 'Building the web app',

@@ -34,7 +34,7 @@ const median = (values: readonly number[]): number =>
 /** The empty app is built once. */
 function buildEmpty(): void {
   if (existsSync(PAGES.empty.app)) return;
-  run('npx', ['expo', 'export', '-p', 'web'], { env: QUIET_EXPO, quiet: true, cwd: EMPTY });
+  run('npx', ['expo', 'export', '-p', 'web', '--source-maps'], { env: QUIET_EXPO, quiet: true, cwd: EMPTY });
   pack(PAGES.empty.app);
 }
 

@@ -1,5 +1,11 @@
 module.exports = (api) => {
   api.cache(true);
-  // Paper's face names every component it has; this asks for those that are used, each at its own place.
-  return { presets: ['babel-preset-expo'], plugins: ['react-native-paper/babel'] };
+  return {
+    presets: [
+      // React Native's web face passes on all it has: what is not asked for need not run.
+      ['babel-preset-expo', { lazyImports: (name) => name.startsWith('./exports/') }],
+    ],
+    // The faces of packages, and Paper's, name all they have; these ask for what is used, each at its own place.
+    plugins: ['react-native-paper/babel', require.resolve('./barrels.cjs')],
+  };
 };

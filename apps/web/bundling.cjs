@@ -1,5 +1,8 @@
+const { createHash } = require('node:crypto');
+const { readFileSync } = require('node:fs');
 const path = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
+const { FACES } = require('./barrels.cjs');
 
 // Zod carries its messages in forty languages; the app speaks one (saves 267 KB).
 const englishOnly = path.resolve(__dirname, 'src/frame/zodEnglish.js');
@@ -8,6 +11,10 @@ const noIconFont = path.resolve(__dirname, 'src/frame/noIconFont.js');
 /** How an app in a folder is bundled. */
 function bundling(folder) {
   const config = getDefaultConfig(folder);
+  // What was translated by other faces is translated anew.
+  const faces = createHash('sha256');
+  for (const face of FACES) faces.update(readFileSync(face));
+  config.cacheVersion = faces.digest('hex');
   config.resolver.resolveRequest = (context, name, platform) => {
     if (
       /(^|\/)locales\/index\.(js|cjs)$/.test(name) &&

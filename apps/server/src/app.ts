@@ -2,6 +2,7 @@ import { join } from 'node:path';
 import express, { type Express } from 'express';
 import packedFiles from 'express-static-gzip';
 import type { Logger } from 'pino';
+import { compressed } from './http/compressed';
 import { fresh } from './http/fresh';
 import { localOnly } from './http/guard';
 import { headers } from './http/headers';
@@ -20,7 +21,7 @@ export function makeInside(given: Context, log: Logger, webFolder?: string): Exp
   const app = express();
   app.disable('x-powered-by');
   const uploads = new Uploads();
-  app.use('/api', fresh);
+  app.use('/api', fresh, compressed);
   app.use(fileApi(context, uploads));
   app.use(apiRoutes(context, uploads));
   app.use('/api', unknownApi);
@@ -57,6 +58,7 @@ function serveWeb(app: Express, folder: string): void {
   const forever = { immutable: true, maxAge: '1y', fallthrough: false };
   app.use('/_expo', packed('_expo', forever));
   app.use('/assets', packed('assets', forever));
+  app.use('/fonts', packed('fonts', forever));
   app.use(packed('.', {}));
   app.get('/{*path}', (request, response, next) => {
     // Every screen is the one page.

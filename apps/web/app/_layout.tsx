@@ -1,4 +1,3 @@
-import '../src/frame/noEval';
 import { Slot } from 'expo-router';
 import { Frame } from '../src/frame/Frame';
 

@@ -1,5 +1,3 @@
-import { PaperScreen } from '../src/guide/PaperScreen';
+import { later } from '../src/frame/later';
 
-export default function Paper() {
-  return <PaperScreen />;
-}
+export default later('PaperScreen');

@@ -1,5 +1,8 @@
+import { later } from '../src/frame/later';
 import { WallScreen } from '../src/wall/WallScreen';
 
+const SlotPanel = later('SlotPanel');
+
 export default function Wall() {
-  return <WallScreen />;
+  return <WallScreen panel={SlotPanel} />;
 }

@@ -1,5 +1,3 @@
-import { LatelyScreen } from '../src/review/LatelyScreen';
+import { later } from '../src/frame/later';
 
-export default function Lately() {
-  return <LatelyScreen />;
-}
+export default later('LatelyScreen');

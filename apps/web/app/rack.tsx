@@ -1,5 +1,3 @@
-import { NewRackScreen } from '../src/wall/unit/NewRackScreen';
+import { later } from '../src/frame/later';
 
-export default function NewRack() {
-  return <NewRackScreen />;
-}
+export default later('NewRackScreen');

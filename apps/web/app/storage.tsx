@@ -1,5 +1,3 @@
-import { StorageScreen } from '../src/wall/storage/StorageScreen';
+import { later } from '../src/frame/later';
 
-export default function Storage() {
-  return <StorageScreen />;
-}
+export default later('StorageScreen');

@@ -9,8 +9,10 @@ declare const APP_FILES: { url: string; revision: string | null }[];
 /** So long a network that hardly answers is waited for, s. */
 const PATIENCE_S = 3;
 
-// A newer app takes over at once: its page is asked of the server first, and its files have names of their own.
-void self.skipWaiting();
+// A newer app waits until the person wants it: pages that are open still need the files of the one before.
+self.addEventListener('message', ({ data }) => {
+  if (data === 'take over') void self.skipWaiting();
+});
 self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
 cleanupOutdatedCaches();
 precacheAndRoute(APP_FILES, { directoryIndex: '' });

@@ -42,9 +42,7 @@ export const keptView = z.array(
 );
 export type KeptView = z.infer<typeof keptView>;
 
-/** Headers that name a command: made by the client before it is sent. Asked twice, it happens once and answers the same. */
-export const COMMAND_ID = 'Command-Id';
-export const COMMAND_AT = 'Command-At';
+/** What names a command: made by the client before it is sent. Asked twice, it happens once and answers the same. */
 export const commandHead = z.object({
   id: z
     .string()

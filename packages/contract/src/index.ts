@@ -1,3 +1,5 @@
+export { COMMAND_AT, COMMAND_ID, PREFERENCES_ID } from './fixed';
+export { nameOfRecord } from './recordName';
 export {
   arrangePreview,
   purposesBody,
@@ -6,15 +8,7 @@ export {
   type LeftOverView,
 } from './arrange';
 export { batchSet, MOST_AT_ONCE, type BatchSet } from './batch';
-export {
-  changeView,
-  COMMAND_AT,
-  COMMAND_ID,
-  commandHead,
-  type ChangeView,
-  type JournalLine,
-  type KeptView,
-} from './change';
+export { changeView, commandHead, type ChangeView, type JournalLine, type KeptView } from './change';
 export { MOST_NAMES, MOST_PHOTO_BYTES, type ColourName, type PhotoView } from './devices';
 export type { StashDocument } from './document';
 export { stashDocument } from './readDocument';
@@ -45,9 +39,7 @@ export {
 export { MOST_RANGE_BYTES, rangeReading, type RangeReadingView } from './rangeFile';
 export {
   groupBody,
-  nameOfRecord,
   needBody,
-  PREFERENCES_ID,
   preferencesBody,
   NUDGES,
   rangeBody,

@@ -180,7 +180,6 @@ export const preferencesBody = z.object({
   muted: z.array(z.enum(NUDGES)).default([]),
 });
 export type Preferences = z.infer<typeof preferencesBody>;
-export const PREFERENCES_ID = 'preferences';
 
 export const recordBody = z.discriminatedUnion('sort', [
   groupBody,
@@ -209,22 +208,6 @@ export const recordView = z.object({
   body: recordBody,
 });
 export type RecordView = z.infer<typeof recordView>;
-
-/** What a record is called in messages. */
-export function nameOfRecord(body: RecordBody): string {
-  switch (body.sort) {
-    case 'preferences':
-      return 'Preferences';
-    case 'need':
-      return `${body.what} for ${body.where}`;
-    case 'done':
-      return 'What was dealt with';
-    case 'challenge':
-      return `Only ${body.unitName}`;
-    default:
-      return body.name;
-  }
-}
 
 export const newRecord = z.object({ body: recordBody });
 export const editedRecord = z.object({ version: z.int().min(0), body: recordBody });

@@ -13,7 +13,8 @@ export {
 } from './colour/families';
 export { familyOf, FINISHES, type FamilyOpinion, type Finish } from './colour/family';
 export { ciede2000, colourDifference, hexOfLab, inkOn, labOf, type Lab } from './colour/lab';
-export { NotAColourError, parseColour, type ColourRefusal, type ParsedColour } from './colour/parse';
+export { NotAColourError } from './colour/notAColour';
+export { parseColour, type ColourRefusal, type ParsedColour } from './colour/parse';
 export { sayDifference, type SaidDifference } from './colour/sayDifference';
 export {
   lightFrom,
@@ -68,7 +69,7 @@ export { bodyOf, type Bodied, type Body } from './stash/body';
 export { formFor } from './stash/formFor';
 export { isThere, mainLot, placedLots, type FlatSize, type Holding, type Tally } from './stash/holding';
 export { checkFacts, fittingAttributes, type FactRefusal } from './stash/check';
-export { GROUNDS, MADE, TAKEN, type Ground, type Made, type SupplySwatch } from './stash/swatch';
+export { GROUNDS, MADE, TAKEN, type Ground, type Made, type SupplySwatch } from './stash/swatchSchema';
 export {
   KINDS,
   LOTS,
@@ -113,10 +114,12 @@ export {
   type RoomNow,
   type Warning,
 } from './storage/mayLive';
-export { holdsOf, modelSchema, type Model } from './storage/models/models';
-export { cellAt, evenGrid, FILLINGS, MOST_COLUMNS, MOST_ROWS, type GridModel } from './storage/models/grid';
+export { holdsOf, type Model } from './storage/models/models';
+export { modelSchema } from './storage/models/modelSchema';
+export { cellAt, evenGrid } from './storage/models/grid';
+export { FILLINGS, MOST_COLUMNS, MOST_ROWS, type GridModel } from './storage/models/gridSchema';
 export type { Box } from './storage/models/definition';
-export type { LooseModel } from './storage/models/loose';
+export type { LooseModel } from './storage/models/looseSchema';
 export { offerSlots, racksFor, type OfferUnit } from './storage/offer';
 export { findTemplate, UNIT_TEMPLATES, type UnitTemplate } from './storage/templates';
 export {

@@ -20,7 +20,9 @@ export type Told =
 
 /** Does one piece of long work after another, each with a connection of its own. */
 process.on('message', (sent: Sent) => {
-  const tell = (told: Told): void => void process.send?.(told);
+  // Nobody may be there any more to hear it.
+  const tell = (told: Told): void =>
+    void process.send?.(told, (error: Error | null) => error && process.exit(0));
   void work(sent, (progress) => tell({ progress }))
     .catch((error: unknown): Told => {
       if (error instanceof Refusal) return { problem: error.problem };

@@ -1,5 +1,3 @@
-import { FamiliesScreen } from '../../src/arrange/families/FamiliesScreen';
+import { later } from '../../src/frame/later';
 
-export default function Families() {
-  return <FamiliesScreen />;
-}
+export default later('FamiliesScreen');

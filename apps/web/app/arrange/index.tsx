@@ -1,5 +1,3 @@
-import { ArrangeScreen } from '../../src/arrange/ArrangeScreen';
+import { later } from '../../src/frame/later';
 
-export default function Arrange() {
-  return <ArrangeScreen />;
-}
+export default later('ArrangeScreen');

@@ -1,5 +1,3 @@
-import { OrderScreen } from '../../src/arrange/order/OrderScreen';
+import { later } from '../../src/frame/later';
 
-export default function Order() {
-  return <OrderScreen />;
-}
+export default later('OrderScreen');

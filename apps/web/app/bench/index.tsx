@@ -1,5 +1,3 @@
-import { BenchScreen } from '../../src/bench/BenchScreen';
+import { later } from '../../src/frame/later';
 
-export default function Bench() {
-  return <BenchScreen />;
-}
+export default later('BenchScreen');

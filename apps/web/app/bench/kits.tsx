@@ -1,5 +1,3 @@
-import { KitsScreen } from '../../src/bench/KitsScreen';
+import { later } from '../../src/frame/later';
 
-export default function Kits() {
-  return <KitsScreen />;
-}
+export default later('KitsScreen');

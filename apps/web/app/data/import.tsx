@@ -1,5 +1,3 @@
-import { ImportScreen } from '../../src/data/ImportScreen';
+import { later } from '../../src/frame/later';
 
-export default function Import() {
-  return <ImportScreen />;
-}
+export default later('ImportScreen');

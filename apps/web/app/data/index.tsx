@@ -1,5 +1,3 @@
-import { DataScreen } from '../../src/data/DataScreen';
+import { later } from '../../src/frame/later';
 
-export default function Data() {
-  return <DataScreen />;
-}
+export default later('DataScreen');

@@ -1,5 +1,3 @@
-import { GapsScreen } from '../../src/gaps/GapsScreen';
+import { later } from '../../src/frame/later';
 
-export default function Gaps() {
-  return <GapsScreen />;
-}
+export default later('GapsScreen');

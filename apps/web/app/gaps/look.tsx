@@ -1,5 +1,3 @@
-import { LookScreen } from '../../src/review/look/LookScreen';
+import { later } from '../../src/frame/later';
 
-export default function Look() {
-  return <LookScreen />;
-}
+export default later('LookScreen');

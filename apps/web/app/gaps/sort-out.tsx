@@ -1,5 +1,3 @@
-import { SortOutScreen } from '../../src/review/sortout/SortOutScreen';
+import { later } from '../../src/frame/later';
 
-export default function SortOut() {
-  return <SortOutScreen />;
-}
+export default later('SortOutScreen');

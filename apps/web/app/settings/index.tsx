@@ -1,5 +1,3 @@
-import { SettingsScreen } from '../../src/settings/SettingsScreen';
+import { later } from '../../src/frame/later';
 
-export default function Settings() {
-  return <SettingsScreen />;
-}
+export default later('SettingsScreen');

@@ -1,5 +1,3 @@
-import { PhoneScreen } from '../../src/share/PhoneScreen';
+import { later } from '../../src/frame/later';
 
-export default function Phone() {
-  return <PhoneScreen />;
-}
+export default later('PhoneScreen');

@@ -1,5 +1,3 @@
-import { AddScreen } from '../../src/intake/AddScreen';
+import { later } from '../../src/frame/later';
 
-export default function Add() {
-  return <AddScreen />;
-}
+export default later('AddScreen');

@@ -1,6 +1,9 @@
+import { later } from '../../src/frame/later';
 import { StashScreen } from '../../src/stash/StashScreen';
-import { SupplyPanel } from '../../src/supply/SupplyPanel';
+
+const SupplyPanel = later('SupplyPanel');
+const BatchBar = later('BatchBar');
 
 export default function Stash() {
-  return <StashScreen one={SupplyPanel} />;
+  return <StashScreen one={SupplyPanel} batch={BatchBar} />;
 }

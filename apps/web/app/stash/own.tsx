@@ -1,5 +1,3 @@
-import { OwnScreen } from '../../src/own/OwnScreen';
+import { later } from '../../src/frame/later';
 
-export default function Own() {
-  return <OwnScreen />;
-}
+export default later('OwnScreen');

@@ -1,5 +1,3 @@
-import { PackScreen } from '../../src/intake/PackScreen';
+import { later } from '../../src/frame/later';
 
-export default function Pack() {
-  return <PackScreen />;
-}
+export default later('PackScreen');

@@ -1,5 +1,3 @@
-import { PileScreen } from '../../src/intake/PileScreen';
+import { later } from '../../src/frame/later';
 
-export default function Pile() {
-  return <PileScreen />;
-}
+export default later('PileScreen');

@@ -1,5 +1,3 @@
-import { RangesScreen } from '../../src/intake/RangesScreen';
+import { later } from '../../src/frame/later';
 
-export default function Ranges() {
-  return <RangesScreen />;
-}
+export default later('RangesScreen');

@@ -1,5 +1,3 @@
-import { TagsScreen } from '../../src/review/TagsScreen';
+import { later } from '../../src/frame/later';
 
-export default function Tags() {
-  return <TagsScreen />;
-}
+export default later('TagsScreen');

@@ -1,14 +1,11 @@
-import { routes } from '@red-shelf/contract';
 import { words } from '../copy/words';
+import { whenIdle } from '../ui/whenIdle';
+import { schemas, type Schemas } from './later';
 
 /** How long the page is left to itself, ms. */
-const START_AFTER_MS = 2500;
+const START_AFTER_MS = 10_000;
 /** So many supplies are checked at a stretch: a few ms. */
 const AT_ONCE = 100;
-const idle = (work: () => void): void => {
-  if (typeof requestIdleCallback === 'function') requestIdleCallback(work);
-  else setTimeout(work, 50);
-};
 
 let tell: (sentence: string) => void = () => undefined;
 /** Who is told when an answer turns out to be none this app understands. */
@@ -29,14 +26,14 @@ export function checkSoon(
     supplies.slice(i * AT_ONCE, (i + 1) * AT_ONCE),
   );
   let beside: object = { ...rest };
-  const next = (): void => {
+  const next = ({ routes }: Pick<Schemas, 'routes'>): void => {
     const part = parts.shift() ?? [];
     const read = routes[route].answer.safeParse({ ...beside, supplies: part });
     if (!read.success) return tell(words.notUnderstood);
     beside = { ...rest, ...('changedRecords' in rest ? { changedRecords: [] } : {}) };
-    if (parts.length > 0) idle(next);
+    if (parts.length > 0) whenIdle(() => next({ routes }));
     return undefined;
   };
-  // Not while the first screen is being drawn.
-  setTimeout(() => idle(next), START_AFTER_MS);
+  // Not while the first screen is being drawn and first used.
+  setTimeout(() => void schemas().then((known) => whenIdle(() => next(known))), START_AFTER_MS);
 }

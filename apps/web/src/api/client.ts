@@ -1,25 +1,17 @@
 import {
   COMMAND_AT,
   COMMAND_ID,
-  fileRoutes,
-  MOST_BACKUP_BYTES,
-  MOST_LIST_BYTES,
-  MOST_PHOTO_BYTES,
-  MOST_RANGE_BYTES,
   paths,
-  problem,
-  routes as contract,
   type Command,
-  type PhotoView,
   type Problem,
-  type RangeReadingView,
   type Route,
-  type UploadView,
+  type routes as contract,
 } from '@red-shelf/contract';
 import { v7 } from 'uuid';
 import type { z } from 'zod';
 import { words } from '../copy/words';
 import { shutDoor } from './door';
+import { schemas } from './later';
 
 /** The contract's routes as a client names them; their schemas are read when an answer comes. */
 export const routes = paths as unknown as typeof contract;
@@ -42,13 +34,13 @@ export class ApiError extends Error {
 }
 /** This device was not let in, or not any more: nothing was done, and is asked again once it is. */
 const SIGNED_OUT = 401;
-const failure = (status: number, code: string, title: string): ApiError =>
+export const failure = (status: number, code: string, title: string): ApiError =>
   new ApiError({ type: 'about:blank', status, code, title });
 
 /** Nobody answers. */
 export const lost = (): ApiError => failure(0, 'offline', words.offline);
 
-async function answerOf(send: () => Promise<Response>): Promise<unknown> {
+export async function answerOf(send: () => Promise<Response>): Promise<unknown> {
   const response = await send().catch(() => undefined);
   if (!response) throw lost();
   if (response.status === SIGNED_OUT) shutDoor();
@@ -56,6 +48,7 @@ async function answerOf(send: () => Promise<Response>): Promise<unknown> {
   // An answer that broke off is none: what was asked may have been done.
   if (response.ok && body === undefined) throw lost();
   if (response.ok) return body;
+  const { problem } = await schemas();
   const refusal = problem.safeParse(body);
   throw refusal.success ? new ApiError(refusal.data) : failure(response.status, 'unreadable', words.offline);
 }
@@ -69,7 +62,7 @@ function nameOf(route: object): Key {
 }
 
 /** Reads an answer by the contract: what this app does not understand is said, and never shown as true. */
-function understood<A extends z.ZodType>(schema: A, body: unknown): z.output<A> {
+export function understood<A extends z.ZodType>(schema: A, body: unknown): z.output<A> {
   const read = schema.safeParse(body);
   if (read.success) return read.data;
   throw failure(200, 'not_understood', words.notUnderstood);
@@ -101,7 +94,8 @@ export async function sendCommand({ route, of, body, id, at }: Command): Promise
   const { path, method } = paths[route];
   const headers = { 'Content-Type': 'application/json', [COMMAND_ID]: id, [COMMAND_AT]: at };
   const init = { method, headers, body: JSON.stringify(body) };
-  return understood(contract[route].answer, await answerOf(() => fetch(pathOf(path, of), init)));
+  const answer = await answerOf(() => fetch(pathOf(path, of), init));
+  return understood((await schemas()).routes[route].answer, answer);
 }
 
 /** Reads a route whose answer is shown at once and checked by the contract when there is time (`checkSoon`). */
@@ -133,37 +127,5 @@ export async function call<B extends z.ZodType, A extends z.ZodType>(
     init.body = JSON.stringify(body ?? {});
   }
   const answer = await answerOf(() => fetch(pathOf(route.path, id), init));
-  return understood(contract[nameOf(route)].answer, answer) as z.output<A>;
+  return understood((await schemas()).routes[nameOf(route)].answer, answer) as z.output<A>;
 }
-
-const MB = 1024 * 1024;
-type FileRoute = { readonly path: string; readonly answer: z.ZodType };
-
-/** Sends a file's bytes as they are; one that the server would refuse for its size is not sent at all. */
-async function send<R extends FileRoute>(
-  { path, answer }: R,
-  file: Blob,
-  mostBytes: number,
-  type = 'application/octet-stream',
-): Promise<z.output<R['answer']>> {
-  if (file.size > mostBytes)
-    throw failure(
-      413,
-      'too_large',
-      `${Math.round(file.size / MB)} MB is too large: at most ${mostBytes / MB} MB at once. Split it, and bring it in piece by piece.`,
-    );
-  const body = await answerOf(() =>
-    fetch(path, { method: 'POST', body: file, headers: { 'Content-Type': type } }),
-  );
-  return understood(answer, body) as z.output<R['answer']>;
-}
-
-export const uploadList = (file: Blob): Promise<UploadView> =>
-  send(fileRoutes.uploadList, file, MOST_LIST_BYTES);
-export const uploadPhoto = (file: Blob): Promise<PhotoView> => send(fileRoutes.photo, file, MOST_PHOTO_BYTES);
-export const readRangeFile = (file: Blob): Promise<RangeReadingView> =>
-  send(fileRoutes.readRange, file, MOST_RANGE_BYTES);
-export const restoreStash = (file: Blob) => send(fileRoutes.restore, file, MOST_BACKUP_BYTES);
-/** How far bringing a stash back has come. */
-export const restoringNow = async () =>
-  understood(fileRoutes.restoring.answer, await answerOf(() => fetch(fileRoutes.restoring.path))).progress;

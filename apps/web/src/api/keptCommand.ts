@@ -1,5 +1,5 @@
-import { changeView, routes, type ChangeView, type Command } from '@red-shelf/contract';
-import { z } from 'zod';
+import type { ChangeView, Command } from '@red-shelf/contract';
+import { schemas } from './later';
 
 /** A command on its way, and what it will have done. */
 export interface Waiting {
@@ -11,28 +11,19 @@ export interface Waiting {
   readonly refusal?: string;
 }
 
-const kept = z.object({
-  tab: z.string(),
-  command: z.object({
-    route: z.string().refine((name) => name in routes),
-    of: z.string(),
-    body: z.unknown(),
-    id: z.string(),
-    at: z.string(),
-  }),
-  change: changeView,
-  refusal: z.string().optional(),
-});
-
 /** A command as the disk has it: the page that did it, and what it will have done. */
 export interface Kept extends Waiting {
   readonly tab: string;
 }
 
-/** Reads what an earlier page left on disk; anything this version does not understand counts as nothing. */
-export function readKept(given: unknown): Kept | null {
-  const { data } = kept.safeParse(given);
-  if (!data) return null;
-  const { refusal, command, ...rest } = data;
-  return { ...rest, command: command as Command, ...(refusal === undefined ? {} : { refusal }) };
+/** Reads what earlier pages left on disk; anything this version does not understand counts as nothing. */
+export async function readKept(given: readonly unknown[]): Promise<Kept[]> {
+  if (given.length === 0) return [];
+  const { keptCommand } = await schemas();
+  return given.flatMap((each) => {
+    const { data } = keptCommand.safeParse(each);
+    if (!data) return [];
+    const { refusal, command, ...rest } = data;
+    return { ...rest, command: command as Command, ...(refusal === undefined ? {} : { refusal }) };
+  });
 }

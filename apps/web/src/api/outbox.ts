@@ -83,7 +83,7 @@ export class Outbox {
   }
 
   private async left(): Promise<Kept[]> {
-    return [...(await readCommands()).values()].flatMap((given) => readKept(given) ?? []);
+    return readKept([...(await readCommands()).values()]);
   }
 
   private adopt(left: readonly Kept[]): void {

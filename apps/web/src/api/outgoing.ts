@@ -1,10 +1,11 @@
 import type { ChangeView, Foretold, RecordView, SupplyView, UnitView, WallView } from '@red-shelf/contract';
-import { askedFor, foretell, type Command } from '@red-shelf/contract';
+import type { Command } from '@red-shelf/contract';
 import type { QueryClient } from '@tanstack/react-query';
 import { v7 } from 'uuid';
 import type { Order } from './client';
 import { keys, mendRecords, mendSupplies, mendWall, refresh, sameOrder, type List } from './list';
 import type { Waiting } from './keptCommand';
+import { schemas, schemasNow } from './later';
 import { Outbox } from './outbox';
 import { Overlay, type Base, type Shown } from './overlay';
 
@@ -103,7 +104,7 @@ export function recordsOver(
 function settle(client: QueryClient, command: Command, given: unknown): void {
   const answer = given as { supply?: SupplyView; record?: RecordView; unit?: UnitView };
   const base = baseOf(client);
-  const told = base && foretell(command, new Overlay(base).known);
+  const told = base && schemasNow().foretell(command, new Overlay(base).known);
   const other = (told?.supplies ?? []).filter(({ id }) => id !== answer.supply?.id);
   const records = (told?.records ?? []).filter(({ id }) => id !== answer.record?.id);
   mendSupplies(client, [...other, ...(answer.supply ? [answer.supply] : [])], told?.gone);
@@ -142,6 +143,7 @@ function answerAsTold<A>(change: ChangeView, told: Foretold | null): A {
  * `patient`, or asks for what only the server can tell, waits for the server's own word, as long as it answers.
  */
 export async function perform<A>(client: QueryClient, asked: Order<A>, patient: boolean): Promise<Done<A>> {
+  await schemas();
   const outbox = outboxOf(client);
   const command: Command = { ...asked, id: v7(), at: new Date().toISOString() };
   const { told, change } = toldOf(client, outbox, command);
@@ -171,6 +173,7 @@ function toldOf(
   const base = baseOf(client);
   const { known } = overlayOf(base ?? NOTHING, outbox.now().waiting);
   // Of a stash that is not there yet nothing can be told.
+  const { foretell, askedFor } = schemasNow();
   const told = base && foretell(command, known);
   return { told, change: told?.change ?? askedFor(command, known) };
 }

@@ -1,6 +1,7 @@
 import type { Foretold, RecordView, SupplyView, UnitView } from '@red-shelf/contract';
-import { foretell, type Command, type Known } from '@red-shelf/contract';
+import type { Command, Known } from '@red-shelf/contract';
 import { byIdOf, mended, type ById } from './indexed';
+import { schemasNow } from './later';
 
 /** What the server said last. */
 export interface Base {
@@ -58,7 +59,7 @@ export class Overlay {
 
   /** Lays a command over what is there; answers what it will have done, or null where only the server can tell. */
   lay(command: Command): Foretold | null {
-    const told = foretell(command, this.known);
+    const told = schemasNow().foretell(command, this.known);
     if (!told) return null;
     for (const supply of told.supplies) this.supplies.changed.set(supply.id, supply);
     for (const record of told.records) this.records.changed.set(record.id, record);

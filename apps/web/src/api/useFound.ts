@@ -4,7 +4,7 @@ import { usePreferences, type Stash } from './queries';
 import { useAddresses } from './where';
 import { makeSearch } from './search';
 
-const READY_AFTER_MS = 800;
+const READY_AFTER_MS = 4000;
 
 /** Supplies a query finds, best first; undefined when nothing is searched for. */
 export function useFound(stash: Stash | undefined, query: string): readonly SupplyView[] | undefined {

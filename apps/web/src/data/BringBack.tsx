@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { restoreStash, restoringNow } from '../api/client';
+import { restoreStash, restoringNow } from '../api/files';
 import { useChange } from '../api/useChange';
 import { colour, LIP, space } from '../theme/tokens';
 import { Button } from '../ui/Button';

@@ -2,7 +2,7 @@ import { uploadView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { useMutation } from '@tanstack/react-query';
 import { z } from 'zod';
-import { uploadList } from '../api/client';
+import { uploadList } from '../api/files';
 import { useBegun } from '../form/useDraft';
 import { many } from '../copy/words';
 import { Button } from '../ui/Button';

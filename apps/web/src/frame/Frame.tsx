@@ -1,12 +1,9 @@
-import AtkinsonHyperlegibleNext_400Regular from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf';
-import AtkinsonHyperlegibleNext_700Bold from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold.ttf';
-import BarlowCondensed_600SemiBold from '@expo-google-fonts/barlow-condensed/600SemiBold/BarlowCondensed_600SemiBold.ttf';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { useFonts } from 'expo-font';
-import { lazy, Suspense, useMemo, type ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import { forgetStash } from '../api/disk';
 import { onDoorShut, useDoorShut } from '../api/door';
+import { schemasFrom } from '../api/later';
 import { beginWithKept } from '../api/list';
 import { outboxOf } from '../api/outgoing';
 import { fetchFirst } from '../api/queries';
@@ -14,16 +11,15 @@ import { paperTheme } from '../theme/paper';
 import { beginScheme, useScheme } from '../theme/scheme';
 import { colour } from '../theme/tokens';
 import { Icon, isIconName } from '../ui/Icon';
+import { later, rest } from './later';
 import { openOffline } from './openOffline';
 import { SayProvider } from '../ui/Say';
 import { Shell } from './Shell';
 
 beginScheme();
 
-/** Seen by devices that were not let in, and by no other. */
-const DoorScreen = lazy(() =>
-  import('../share/DoorScreen').then((module) => ({ default: module.DoorScreen })),
-);
+const DoorScreen = later('DoorScreen');
+schemasFrom(rest);
 
 const paperSettings = {
   icon: ({ name, size, color }: { name: unknown; size: number; color?: string | undefined }) =>
@@ -52,25 +48,17 @@ let started: QueryClient | undefined;
  */
 const theClient = (): QueryClient => (started ??= startClient());
 
-/** Everything around the screens: fonts, theme, server state, messages, places. */
+/** Everything around the screens: theme, server state, messages, places. */
 export function Frame({ children }: { readonly children: ReactNode }) {
   const client = theClient();
   const scheme = useScheme();
   const shut = useDoorShut();
   const theme = useMemo(() => paperTheme(scheme), [scheme]);
-  // The screens do not wait for the fonts: they ship with the app and are there a blink later.
-  useFonts({
-    AtkinsonHyperlegibleNext_400Regular,
-    AtkinsonHyperlegibleNext_700Bold,
-    BarlowCondensed_600SemiBold,
-  });
   return (
     <QueryClientProvider client={client}>
       <PaperProvider theme={theme} settings={paperSettings}>
         {shut ? (
-          <Suspense>
-            <DoorScreen />
-          </Suspense>
+          <DoorScreen />
         ) : (
           <SayProvider>
             <Shell>{children}</Shell>

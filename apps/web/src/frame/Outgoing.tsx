@@ -9,8 +9,9 @@ import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
+import { loadNewVersion, useNewVersion } from './newVersion';
 
-/** What the person has to know of what was done here and is not with the server: it waits, or it was refused. */
+/** What the person has to know on every screen: what was done here and waits or was refused, and a new version. */
 export function Outgoing() {
   const client = useQueryClient();
   const outbox = outboxOf(client);
@@ -21,11 +22,18 @@ export function Outgoing() {
   useIsFetching({ queryKey: keys.supplies });
   const unread = client.getQueryState(keys.supplies)?.fetchFailureReason ?? null;
   const away = stuck || (unread !== null && client.getQueryData(keys.supplies) !== undefined);
-  if (!away && refused.length === 0 && odd === '') return null;
+  const fresh = useNewVersion();
+  if (!away && refused.length === 0 && odd === '' && !fresh) return null;
   return (
     <View style={styles.all} role="status">
       {away && (
         <Note sort="attention">{because ? saySaved(because, waiting.length) : sayAway(waiting.length)}</Note>
+      )}
+      {fresh && (
+        <Note>
+          <Txt>A new version of Red Shelf is there. What you did, and what is half filled, is kept.</Txt>
+          <Button label="Load it" onPress={loadNewVersion} />
+        </Note>
       )}
       {odd !== '' && <Note sort="error">{odd}</Note>}
       {refused.map(({ command, change, refusal = '' }) => (

@@ -1,30 +1,29 @@
 import { Link, usePathname } from 'expo-router';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { colour, LIP, space } from '../theme/tokens';
 import { Icon } from '../ui/Icon';
 import { isAt, MENU, PLACES, type AppPlace } from '../ui/places';
 import { Txt } from '../ui/Txt';
+import { whenIdle } from '../ui/whenIdle';
+import { useRested } from '../ui/useRested';
 import { useWide } from '../ui/useWide';
+import { rest } from './later';
 import { Outgoing } from './Outgoing';
 
-const REST_MS = 1200;
-
-/** True once the first screen stands: what is seldom needed does not keep it waiting. */
-function useRested(): boolean {
-  const [rested, setRested] = useState(false);
-  useEffect(() => {
-    const timer = setTimeout(() => setRested(true), REST_MS);
-    return () => clearTimeout(timer);
-  }, []);
-  return rested;
-}
+const REST_OF_APP_MS = 8000;
 
 /** The frame of every screen: places in a bar at the foot of a phone, in a rail on a wide screen. */
 export function Shell({ children }: { readonly children: ReactNode }) {
   const wide = useWide();
   const here = usePathname();
   const rested = useRested();
+  useEffect(() => {
+    // Run before it is needed, once nothing else is to be done.
+    const fetch = (): void => void rest().catch(() => undefined);
+    const timer = setTimeout(() => whenIdle(fetch), REST_OF_APP_MS);
+    return () => clearTimeout(timer);
+  }, []);
   const link = (place: AppPlace) => {
     const on = isAt(place, here);
     return (

@@ -16,7 +16,7 @@ import { Field } from '../ui/Field';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 
-interface BatchBarProps {
+export interface BatchBarProps {
   readonly chosen: readonly SupplyView[];
   readonly onDone: () => void;
   readonly onAll: () => void;

@@ -14,10 +14,12 @@ import { Note } from '../ui/Note';
 import { PageHead } from '../ui/Page';
 import { SearchField } from '../ui/SearchField';
 import { Txt } from '../ui/Txt';
+import { useGradually } from '../ui/useGradually';
 import { useKeys } from '../ui/useKeys';
+import { useRested } from '../ui/useRested';
 import { useWide } from '../ui/useWide';
 import { useFound } from '../api/useFound';
-import { BatchBar } from './BatchBar';
+import type { BatchBarProps } from './BatchBar';
 import { FilterBar, FiltersInUse } from './FilterBar';
 import { FirstSteps } from '../ui/FirstSteps';
 import { filterCount, filtersOf, paramsOf, passes, type Filters } from './filters';
@@ -31,6 +33,9 @@ import { SwatchTile } from './SwatchWall';
 const TILES_PHONE = 4;
 const TILES_WIDE = 8;
 const ADDRESS_AFTER_MS = 500;
+/** How far beyond what is seen rows are drawn, px: less while the first are still being drawn. */
+const AHEAD_PX = 500;
+const AHEAD_AT_FIRST_PX = 40;
 
 /** What shows one supply in full, beside the list or over it. */
 interface OneProps {
@@ -39,8 +44,14 @@ interface OneProps {
   readonly onClose: () => void;
 }
 
+interface StashScreenProps {
+  readonly one: ComponentType<OneProps>;
+  /** What is done to many that were picked. */
+  readonly batch: ComponentType<BatchBarProps>;
+}
+
 /** Every supply in rainbow order, or what a search found; the chosen one beside the list, or over it on a phone. */
-export function StashScreen({ one: One }: { readonly one: ComponentType<OneProps> }) {
+export function StashScreen({ one: One, batch: Batch }: StashScreenProps) {
   const { stash, error } = useStash();
   const { preferences } = usePreferences();
   const wide = useWide();
@@ -89,10 +100,11 @@ export function StashScreen({ one: One }: { readonly one: ComponentType<OneProps
       }),
     [],
   );
+  // First the field, then what narrows the list, then the list: each stands while the next is drawn.
+  const drawn = useGradually(stash ? 2 : 1);
+  const rested = useRested();
   const close = useCallback(() => router.setParams({ supply: '', act: '' }), []);
   useKeys({ '/': () => field.current?.focus(), ...(chosen ? { Escape: close } : {}) });
-  if (!stash) return <Waiting error={error} />;
-
   const panel = chosen ? <One key={chosen} id={chosen} where={where} onClose={close} /> : null;
   if (panel && !wide) return panel;
   const on = filterCount(filters);
@@ -105,29 +117,40 @@ export function StashScreen({ one: One }: { readonly one: ComponentType<OneProps
         <View style={styles.top}>
           <PageHead
             title="Stash"
-            aside={
-              shown.length === total
-                ? many(total, 'supply', 'supplies')
-                : `${thousands(shown.length)} of ${many(total, 'supply', 'supplies')}`
-            }
+            {...(stash && {
+              aside:
+                shown.length === total
+                  ? many(total, 'supply', 'supplies')
+                  : `${thousands(shown.length)} of ${many(total, 'supply', 'supplies')}`,
+            })}
           />
           <SearchField ref={field} value={query} onChange={setQuery} />
-          <KindChips value={filters.kind} onChange={(kind) => narrow({ ...filters, kind })} />
-          <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.kinds}>
-            <Button label="Do I own it?" main onPress={() => router.push('/stash/own')} />
-            <Button
-              label={on > 0 ? `Filters (${on})` : 'Filters'}
-              onPress={() => setFolded({ menu: true, filters: !folded.filters })}
-            />
-            <Button
-              label={tiles ? 'List' : 'Swatches'}
-              onPress={() => router.setParams({ view: tiles ? '' : 'swatches' })}
-            />
-            <Button label="More" onPress={() => setFolded({ filters: true, menu: !folded.menu })} />
-          </ScrollView>
+          {drawn > 0 && (
+            <>
+              <KindChips value={filters.kind} onChange={(kind) => narrow({ ...filters, kind })} />
+              <ScrollView
+                horizontal
+                showsHorizontalScrollIndicator={false}
+                contentContainerStyle={styles.kinds}
+              >
+                <Button label="Do I own it?" main onPress={() => router.push('/stash/own')} />
+                <Button
+                  label={on > 0 ? `Filters (${on})` : 'Filters'}
+                  onPress={() => setFolded({ menu: true, filters: !folded.filters })}
+                />
+                <Button
+                  label={tiles ? 'List' : 'Swatches'}
+                  onPress={() => router.setParams({ view: tiles ? '' : 'swatches' })}
+                />
+                <Button label="More" onPress={() => setFolded({ filters: true, menu: !folded.menu })} />
+              </ScrollView>
+            </>
+          )}
           <FiltersInUse filters={filters} onChange={narrow} />
-          {!folded.filters && <FilterBar filters={filters} supplies={stash.supplies} onChange={narrow} />}
-          {!folded.menu && (
+          {stash && !folded.filters && (
+            <FilterBar filters={filters} supplies={stash.supplies} onChange={narrow} />
+          )}
+          {stash && !folded.menu && (
             <StashMenu
               stash={stash}
               kind={filters.kind}
@@ -143,40 +166,45 @@ export function StashScreen({ one: One }: { readonly one: ComponentType<OneProps
               changes that.
             </Txt>
           )}
-          {shown.length === 0 && (
+          {/* What does not need the stash stands at once. */}
+          {!stash && <Waiting error={error} />}
+          {stash && shown.length === 0 && (
             <Note>{stash.supplies.length === 0 ? words.emptyStash : words.nothingFound}</Note>
           )}
-          {stash.supplies.length === 0 && <FirstSteps />}
+          {stash?.supplies.length === 0 && <FirstSteps />}
         </View>
         <View style={styles.rows}>
-          <FlashList
-            key={tiles ? 'tiles' : 'rows'}
-            data={rows}
-            numColumns={tiles ? (wide ? TILES_WIDE : TILES_PHONE) : 1}
-            keyExtractor={(row) => (row.sort === 'family' ? row.group : row.supply.id)}
-            getItemType={(row) => row.sort}
-            renderItem={({ item }) =>
-              item.sort === 'family' ? (
-                <FamilyHead row={item} />
-              ) : tiles ? (
-                <SwatchTile supply={item.supply} selected={isOn(item.supply.id)} onPress={press} />
-              ) : (
-                <SupplyRow
-                  supply={item.supply}
-                  address={where(item.supply)}
-                  selected={isOn(item.supply.id)}
-                  picking={picked !== null}
-                  onPress={press}
-                />
-              )
-            }
-            extraData={[chosen, picked, where]}
-            contentContainerStyle={styles.foot}
-          />
+          {drawn > 1 && (
+            <FlashList
+              key={tiles ? 'tiles' : 'rows'}
+              data={rows}
+              numColumns={tiles ? (wide ? TILES_WIDE : TILES_PHONE) : 1}
+              keyExtractor={(row) => (row.sort === 'family' ? row.group : row.supply.id)}
+              getItemType={(row) => row.sort}
+              renderItem={({ item }) =>
+                item.sort === 'family' ? (
+                  <FamilyHead row={item} />
+                ) : tiles ? (
+                  <SwatchTile supply={item.supply} selected={isOn(item.supply.id)} onPress={press} />
+                ) : (
+                  <SupplyRow
+                    supply={item.supply}
+                    address={where(item.supply)}
+                    selected={isOn(item.supply.id)}
+                    picking={picked !== null}
+                    onPress={press}
+                  />
+                )
+              }
+              extraData={[chosen, picked, where]}
+              contentContainerStyle={styles.foot}
+              drawDistance={rested ? AHEAD_PX : AHEAD_AT_FIRST_PX}
+            />
+          )}
         </View>
         {picked ? (
-          <BatchBar
-            chosen={[...picked].flatMap((id) => stash.byId.get(id) ?? [])}
+          <Batch
+            chosen={[...picked].flatMap((id) => stash?.byId.get(id) ?? [])}
             onAll={() => setPicked(new Set(shown.map(({ id }) => id)))}
             onDone={() => setPicked(null)}
           />

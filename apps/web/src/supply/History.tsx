@@ -3,7 +3,7 @@ import type { LedgerView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useSpotName } from '../api/spotName';
-import { sayEntry } from '../copy/supply';
+import { sayEntry } from '../copy/history';
 import { many, words } from '../copy/words';
 import { Button } from '../ui/Button';
 import { Txt } from '../ui/Txt';

@@ -5,7 +5,7 @@ import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { order, routes } from '../api/client';
 import { useChange } from '../api/useChange';
-import { sayParts } from '../copy/supply';
+import { sayParts } from '../copy/history';
 import { forgetAll, isBegun } from '../form/draft';
 import { into, typed, whole } from '../form/typed';
 import { useAsk } from '../form/useAsk';

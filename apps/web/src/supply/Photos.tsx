@@ -2,7 +2,7 @@ import type { SupplyView } from '@red-shelf/contract';
 import { useMutation } from '@tanstack/react-query';
 import { createElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { uploadPhoto } from '../api/client';
+import { uploadPhoto } from '../api/files';
 import { chooseFile } from '../ui/files';
 import { colour, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';

@@ -1,5 +1,6 @@
 import { MOST_LIST_BYTES } from '@red-shelf/contract';
-import { ApiError, call, routes, uploadList } from '../api/client';
+import { ApiError, call, routes } from '../api/client';
+import { uploadList } from '../api/files';
 import { words } from '../copy/words';
 import { change, fakeServer, Refused } from './harness';
 

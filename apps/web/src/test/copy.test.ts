@@ -3,7 +3,7 @@ import type { ChangeView, RowView } from '@red-shelf/contract';
 import { addressesOf } from '../api/contents';
 import { sayChange, sayKept, sayLifted } from '../copy/change';
 import { sayLeftOver, sayRow } from '../copy/reasons';
-import { sayEntry } from '../copy/supply';
+import { sayEntry } from '../copy/history';
 import { many, thousands } from '../copy/words';
 import { entry, supply, unit } from './harness';
 

@@ -7,9 +7,11 @@ import { PaperScreen } from '../guide/PaperScreen';
 import { Salvage } from '../review/sortout/Salvage';
 import { BreakUp, SameColour } from '../supply/Beside';
 import { CapNote } from '../judge/CapNote';
+import { BatchBar } from '../stash/BatchBar';
 import { StashScreen } from '../stash/StashScreen';
 import { SupplyPanel } from '../supply/SupplyPanel';
 import { PainList } from '../judge/PainList';
+import { SlotPanel } from '../wall/SlotPanel';
 import { WallScreen } from '../wall/WallScreen';
 import type { Stash } from '../api/queries';
 import { change, entry, fakeServer, press, record, show, supply, unit } from './harness';
@@ -228,7 +230,7 @@ test('racks that are put away are neither on the wall nor offered for arranging'
       token: 't',
     },
   });
-  const wall = show(<WallScreen />);
+  const wall = show(<WallScreen panel={SlotPanel} />);
   expect(await screen.findByText('1 rack · 1 in place · 5 open')).toBeTruthy();
   wall.unmount();
   show(<ArrangeScreen />);
@@ -249,11 +251,11 @@ test('out of season is out of sight where the person wants it so', async () => {
           : 'winter';
   const things = [supply(), supply({ id: 's2', name: 'Far season', facts: { tags: [season] } })];
   server(things, [preferences({ hideOutOfSeason: true })]);
-  const hidden = show(<StashScreen one={SupplyPanel} />);
+  const hidden = show(<StashScreen one={SupplyPanel} batch={BatchBar} />);
   expect(await screen.findByText(/^1 thing out of season, not shown/)).toBeTruthy();
   hidden.unmount();
   server(things, [preferences({ hideOutOfSeason: false })]);
-  show(<StashScreen one={SupplyPanel} />);
+  show(<StashScreen one={SupplyPanel} batch={BatchBar} />);
   expect(await screen.findByText('2 supplies')).toBeTruthy();
   expect(screen.queryByText(/out of season/)).toBeNull();
 });

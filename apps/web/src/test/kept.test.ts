@@ -2,8 +2,11 @@ import './indexedDb';
 import { leanSupply, type RecordView } from '@red-shelf/contract';
 import { StashKeeper } from '../api/keptStash';
 import { readContents } from '../api/contents';
+import { schemas } from '../api/later';
 import { Overlay } from '../api/overlay';
 import { record, supply, unit } from './harness';
+
+beforeAll(() => schemas());
 
 const wall = { roomName: 'Room', units: [unit()] };
 const [fern, moss] = [supply({ id: 's1', name: 'Fern' }), supply({ id: 's2', name: 'Moss', place: null })];

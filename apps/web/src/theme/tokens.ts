@@ -61,11 +61,13 @@ export const LIP = 3;
 /** From this width on, the list and the thing stand side by side. */
 export const WIDE_FROM = 900;
 
+/** What is read until the app's own fonts are there, and for letters they do not have. */
+const ELSE = 'system-ui, sans-serif';
 export const font = {
-  regular: 'AtkinsonHyperlegibleNext_400Regular',
-  bold: 'AtkinsonHyperlegibleNext_700Bold',
+  regular: `AtkinsonHyperlegibleNext_400Regular, ${ELSE}`,
+  bold: `AtkinsonHyperlegibleNext_700Bold, ${ELSE}`,
   /** Addresses, codes and marks, like printed label tape. */
-  label: 'BarlowCondensed_600SemiBold',
+  label: `BarlowCondensed_600SemiBold, ${ELSE}`,
 } as const;
 
 export const textSize = { small: 13, body: 16, title: 18, page: 22, address: 40 } as const;

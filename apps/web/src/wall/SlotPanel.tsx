@@ -18,7 +18,8 @@ import { usePreferences, type Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { sayLotAmount, sayLotWhat } from '../copy/lots';
 import { sayWarning } from '../copy/reasons';
-import { sayLastUsed, sayWhat } from '../copy/supply';
+import { sayLastUsed } from '../copy/history';
+import { sayWhat } from '../copy/supply';
 import { many } from '../copy/words';
 import { CapNote } from '../judge/CapNote';
 import { UseButton } from '../row/UseButton';
@@ -30,7 +31,7 @@ import { Swatch } from '../ui/Swatch';
 import { Txt } from '../ui/Txt';
 import { useWide } from '../ui/useWide';
 
-interface SlotPanelProps {
+export interface SlotPanelProps {
   readonly unit: UnitView;
   readonly slots: Contents;
   readonly choice: SlotChoice;

@@ -1,6 +1,6 @@
 import { isOnWall } from '@red-shelf/core';
 import { router } from 'expo-router';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState, type ComponentType } from 'react';
 import { ScrollView, StyleSheet, View, type TextInput } from 'react-native';
 import { countIn, hasPlace, isLoose, useContents } from '../api/contents';
 import { useStash } from '../api/queries';
@@ -13,11 +13,12 @@ import { PageHead } from '../ui/Page';
 import { SearchField } from '../ui/SearchField';
 import { FirstSteps } from '../ui/FirstSteps';
 import { Txt } from '../ui/Txt';
+import { useGradually } from '../ui/useGradually';
 import { useKeys } from '../ui/useKeys';
 import { useWide } from '../ui/useWide';
-import { intoColumns, stepSlot, wallScale } from '../draw/geometry';
+import { intoColumns, stepSlot, unitSize, wallScale } from '../draw/geometry';
 import type { SlotChoice } from '../draw/UnitBlock';
-import { SlotPanel } from './SlotPanel';
+import type { SlotPanelProps } from './SlotPanel';
 import { UnitBlock } from '../draw/UnitBlock';
 import { useFound } from '../api/useFound';
 
@@ -25,7 +26,7 @@ import { useFound } from '../api/useFound';
 const HEAD_PX = 30;
 
 /** The room's units, to scale and full of colour. Search dims what does not match; a tap says what lives in a slot. */
-export function WallScreen() {
+export function WallScreen({ panel: Panel }: { readonly panel: ComponentType<SlotPanelProps> }) {
   const { stash, error } = useStash();
   const wide = useWide();
   const [query, setQuery] = useState('');
@@ -36,6 +37,8 @@ export function WallScreen() {
   const found = useFound(stash, query);
   const lit = useMemo(() => found && new Set(found.map(({ id }) => id)), [found]);
   const units = useMemo(() => (stash?.wall.units ?? []).filter(isOnWall), [stash]);
+  const shown = useGradually(units.length);
+  const drawn = useMemo(() => new Set(units.slice(0, shown).map(({ id }) => id)), [units, shown]);
   const unit = units.find(({ id }) => id === choice?.unitId);
   const step = (key: string) => () => {
     if (unit && choice)
@@ -53,8 +56,6 @@ export function WallScreen() {
         }
       : {}),
   });
-  if (!stash) return <Waiting error={error} />;
-
   const racks = units.map((unit) => slots.get(unit.id) ?? []);
   const placed = racks.reduce((sum, each) => sum + countIn(each), 0);
   const open = units.reduce((sum, unit, i) => {
@@ -71,8 +72,8 @@ export function WallScreen() {
         contentContainerStyle={[styles.inside, choice && !wide && styles.underSheet]}
       >
         <PageHead
-          title={stash.wall.roomName}
-          aside={`${many(units.length, 'rack')} · ${placed} in place · ${open} open`}
+          title={stash?.wall.roomName ?? 'Wall'}
+          {...(stash && { aside: `${many(units.length, 'rack')} · ${placed} in place · ${open} open` })}
         />
         <SearchField ref={field} value={query} onChange={setQuery} />
         {found && (
@@ -82,22 +83,28 @@ export function WallScreen() {
               : `${many(found.length, 'match', 'matches')}, ${found.filter(hasPlace).length} of them on the wall`}
           </Txt>
         )}
-        {units.length === 0 && <Note>{words.emptyWall}</Note>}
+        {/* What does not need the stash stands at once. */}
+        {!stash && <Waiting error={error} />}
+        {stash && units.length === 0 && <Note>{words.emptyWall}</Note>}
         <View style={styles.columns} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
           {width > 0 &&
             intoColumns(units, columns, HEAD_PX / scale).map((column, c) => (
               <View key={c} style={[styles.column, { width: columnWidth }]}>
-                {column.map((each) => (
-                  <UnitBlock
-                    key={each.id}
-                    unit={each}
-                    slots={slots.get(each.id) ?? []}
-                    scale={scale}
-                    lit={lit}
-                    selected={choice?.unitId === each.id ? choice.slot : null}
-                    onSelect={setChoice}
-                  />
-                ))}
+                {column.map((each) =>
+                  drawn.has(each.id) ? (
+                    <UnitBlock
+                      key={each.id}
+                      unit={each}
+                      slots={slots.get(each.id) ?? []}
+                      scale={scale}
+                      lit={lit}
+                      selected={choice?.unitId === each.id ? choice.slot : null}
+                      onSelect={setChoice}
+                    />
+                  ) : (
+                    <View key={each.id} style={{ height: unitSize(each).h * scale + HEAD_PX }} />
+                  ),
+                )}
               </View>
             ))}
         </View>
@@ -105,10 +112,10 @@ export function WallScreen() {
           <Button label="Put up a rack" icon="plus" onPress={() => router.push('/rack')} />
           <Button label="All storage" onPress={() => router.push('/storage')} />
         </View>
-        {stash.supplies.length === 0 && <FirstSteps />}
+        {stash?.supplies.length === 0 && <FirstSteps />}
       </ScrollView>
-      {choice && unit && (
-        <SlotPanel
+      {stash && choice && unit && (
+        <Panel
           unit={unit}
           slots={slots.get(unit.id) ?? []}
           choice={choice}

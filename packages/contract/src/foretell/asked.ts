@@ -1,5 +1,5 @@
 import type { ChangeView } from '../change';
-import { nameOfRecord } from '../records';
+import { nameOfRecord } from '../recordName';
 import { routes } from '../routes';
 import type { Command } from './foretell';
 import type { Known } from './known';

@@ -1,4 +1,6 @@
-import { nameOfRecord, PREFERENCES_ID, type RecordBody, type RecordView } from '../records';
+import { PREFERENCES_ID } from '../fixed';
+import { nameOfRecord } from '../recordName';
+import type { RecordBody, RecordView } from '../records';
 import { routes } from '../routes';
 import { foretold, naming, type Foretold, type Known, type Naming } from './known';
 import { foretellAddMany, foretellBatch } from './batch';

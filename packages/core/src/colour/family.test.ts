@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { FAMILIES, groupOf } from './families';
 import { familyOf } from './family';
-import { NotAColourError, parseColour } from './parse';
+import { NotAColourError } from './notAColour';
+import { parseColour } from './parse';
 
 test.each([
   ['#b3262b', 'red'],

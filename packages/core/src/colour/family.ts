@@ -2,7 +2,8 @@ import type { Family } from './families';
 import prototypes from './familyPrototypes.json';
 import { scoreFamilies, type Prototype } from './familyScore';
 import { labOf } from './lab';
-import { NotAColourError, parseColour } from './parse';
+import { NotAColourError } from './notAColour';
+import { parseColour } from './parse';
 
 /**
  * Typical colours of each family, made by scripts/tune-family.mts from lists of colours that people named;

@@ -1,5 +1,5 @@
-import { converter, differenceCiede2000, formatHex, type Rgb } from 'culori';
-import { NotAColourError } from './parse';
+import { converter, differenceCiede2000, formatHex, modeLab65, modeRgb, useMode, type Rgb } from 'culori/fn';
+import { NotAColourError } from './notAColour';
 
 /** CIELAB relative to the D65 white point: l 0–100, a and b unbounded, about ±128. */
 export interface Lab {
@@ -8,6 +8,9 @@ export interface Lab {
   readonly b: number;
 }
 
+// Only these two ways to write a colour are needed here; all of them are a while in coming.
+useMode(modeRgb);
+useMode(modeLab65);
 // culori's mode `lab` is relative to D50; sRGB's own white, D65, is mode `lab65`.
 const toLab65 = converter('lab65');
 const toRgb = converter('rgb');

@@ -1,5 +1,25 @@
 import { beginningOf } from '../text/clean';
-import { displayable, formatHex, parse, toGamut } from 'culori';
+import {
+  displayable,
+  formatHex,
+  modeA98,
+  modeHsl,
+  modeHwb,
+  modeLab,
+  modeLch,
+  modeLrgb,
+  modeOklab,
+  modeOklch,
+  modeP3,
+  modeProphoto,
+  modeRec2020,
+  modeRgb,
+  modeXyz50,
+  modeXyz65,
+  parse,
+  toGamut,
+  useMode,
+} from 'culori/fn';
 
 /** Why a text is not a colour. */
 export interface ColourRefusal {
@@ -12,6 +32,13 @@ export interface ParsedColour {
   /** Lower-case `#rrggbb`, sRGB. */
   readonly hex: string;
 }
+
+/** Every way to write a colour that CSS knows (CSS Color Module Level 4). */
+const WAYS = [
+  ...[modeRgb, modeHsl, modeHwb, modeLab, modeLch, modeOklab, modeOklch, modeLrgb],
+  ...[modeA98, modeP3, modeProphoto, modeRec2020, modeXyz50, modeXyz65],
+] as const;
+for (const way of WAYS) useMode(way);
 
 const BARE_HEX = /^(?:[0-9a-f]{3}|[0-9a-f]{6})$/i;
 const MOST_CHARACTERS = 100;
@@ -41,13 +68,5 @@ function parsed(text: string): ReturnType<typeof parse> {
     return parse(text);
   } catch {
     return undefined;
-  }
-}
-
-/** Thrown by functions that take a colour which must already have been parsed at the edge. */
-export class NotAColourError extends Error {
-  constructor(readonly given: string) {
-    super(`Expected a colour such as #c23b42, was given "${given}"`);
-    this.name = 'NotAColourError';
   }
 }

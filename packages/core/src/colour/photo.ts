@@ -1,4 +1,4 @@
-import { converter, formatHex } from 'culori';
+import { converter, formatHex, modeLrgb, modeRgb, useMode } from 'culori/fn';
 import { ciede2000, labOf, type Lab } from './lab';
 
 /** A picture: RGBA bytes row by row, sRGB. */
@@ -24,6 +24,8 @@ export interface Sample {
 }
 export type WhiteRefusal = 'too_dark' | 'burnt_out' | 'not_white';
 
+useMode(modeRgb);
+useMode(modeLrgb);
 const toRgb = converter('rgb');
 const toLinear = (byte: number): number => {
   const v = byte / 255;

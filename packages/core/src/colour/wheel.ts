@@ -1,5 +1,7 @@
-import { clampChroma, converter, formatHex } from 'culori';
+import { clampChroma, converter, formatHex, modeLch65, modeRgb, useMode } from 'culori/fn';
 
+useMode(modeRgb);
+useMode(modeLch65);
 const toLch = converter('lch65');
 
 /** A colour by hue and chroma on a wheel and by lightness on a strip. */

@@ -5,7 +5,8 @@ import { sayDifference, type SaidDifference } from '../colour/sayDifference';
 import { ciede2000, labOf } from '../colour/lab';
 import { fold } from '../text/fold';
 import { colourPhrase, type Coloured } from './facets';
-import { sameManner, type Ground, type Made } from '../stash/swatch';
+import { sameManner } from '../stash/swatch';
+import type { Ground, Made } from '../stash/swatchSchema';
 import { distance } from 'fastest-levenshtein';
 import { normaliseBarcode } from './barcode';
 

@@ -1,5 +1,5 @@
 import type { Facts } from '../stash/facts';
-import { GROUNDS, MADE, TAKEN, type SupplySwatch } from '../stash/swatch';
+import { GROUNDS, MADE, TAKEN, type SupplySwatch } from '../stash/swatchSchema';
 
 /** `#4c9a52 stamped on white, by reader, 2026-05-01, within 0.8, decides` */
 function write({ hex, made, ground, taken, on, spread }: SupplySwatch, decides: boolean): string {

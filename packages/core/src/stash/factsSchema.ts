@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { AttributeValue } from '../kinds/attributes';
 import { GRADES, STATUSES, UNUSED_WHY } from './standing';
-import { hexCode, swatchSchema } from './swatch';
+import { hexCode, swatchSchema } from './swatchSchema';
 import { lineOf } from '../text/schema';
 
 const MOST_TAGS = 30;

@@ -1,6 +1,7 @@
 import { labelPrint, slotLabels } from './labels';
 import { painOf } from './pain';
-import { evenGrid, type GridModel } from './models/grid';
+import { evenGrid } from './models/grid';
+import type { GridModel } from './models/gridSchema';
 import type { Unit } from './unit';
 import { unitFactsSchema, unitRulesSchema } from './unitFacts';
 

@@ -1,6 +1,7 @@
 import { envelope, KINDS, type Kind, type Size, type VisibleEnd } from '../kinds/definition';
-import { evenGrid, type GridModel } from './models/grid';
-import type { LooseModel } from './models/loose';
+import { evenGrid } from './models/grid';
+import type { GridModel } from './models/gridSchema';
+import type { LooseModel } from './models/looseSchema';
 import type { Model } from './models/models';
 
 /** A kind of unit a person can put up: sizes and rules to start from, all of which can be changed. */

@@ -7,7 +7,7 @@ import { NUDGE_TITLES } from '../../copy/nudges';
 import { many } from '../../copy/words';
 import { Waiting } from '../../ui/Waiting';
 import { ReasonRow } from '../../row/ReasonRow';
-import { sayUsed } from '../../copy/supply';
+import { sayUsed } from '../../copy/history';
 import { space } from '../../theme/tokens';
 import { Button } from '../../ui/Button';
 import { Columns } from '../../ui/Columns';

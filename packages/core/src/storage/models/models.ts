@@ -1,13 +1,10 @@
-import { z } from 'zod';
 import type { Size } from '../../kinds/definition';
 import type { Box, ModelDefinition } from './definition';
-import { grid, gridSchema, type GridModel } from './grid';
-import { loose, looseSchema, type LooseModel } from './loose';
+import { grid } from './grid';
+import type { GridModel } from './gridSchema';
+import { loose } from './loose';
+import type { LooseModel } from './looseSchema';
 
-/** How a unit holds things, and its sizes. */
-export const modelSchema = z.discriminatedUnion('model', [gridSchema, looseSchema], {
-  error: 'A place holds things in cells or loose.',
-});
 export type Model = GridModel | LooseModel;
 
 const MODELS: { readonly [M in Model as M['model']]: ModelDefinition<M> } = { grid, loose };

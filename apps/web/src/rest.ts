@@ -1,0 +1,33 @@
+/**
+ * All that the first screen does without, in one piece that is fetched while the first screen is looked at: screens that are
+ * not the wall or the stash, what opens on these, and the contract's schemas.
+ */
+import './frame/noEval';
+
+export { ArrangeScreen } from './arrange/ArrangeScreen';
+export { FamiliesScreen } from './arrange/families/FamiliesScreen';
+export { OrderScreen } from './arrange/order/OrderScreen';
+export { BenchScreen } from './bench/BenchScreen';
+export { KitsScreen } from './bench/KitsScreen';
+export { DataScreen } from './data/DataScreen';
+export { ImportScreen } from './data/ImportScreen';
+export { GapsScreen } from './gaps/GapsScreen';
+export { PaperScreen } from './guide/PaperScreen';
+export { AddScreen } from './intake/AddScreen';
+export { PackScreen } from './intake/PackScreen';
+export { PileScreen } from './intake/PileScreen';
+export { RangesScreen } from './intake/RangesScreen';
+export { OwnScreen } from './own/OwnScreen';
+export { LatelyScreen } from './review/LatelyScreen';
+export { TagsScreen } from './review/TagsScreen';
+export { LookScreen } from './review/look/LookScreen';
+export { SortOutScreen } from './review/sortout/SortOutScreen';
+export { SettingsScreen } from './settings/SettingsScreen';
+export { PhoneScreen } from './share/PhoneScreen';
+export { StorageScreen } from './wall/storage/StorageScreen';
+export { NewRackScreen } from './wall/unit/NewRackScreen';
+export { DoorScreen } from './share/DoorScreen';
+export { BatchBar } from './stash/BatchBar';
+export { SupplyPanel } from './supply/SupplyPanel';
+export { SlotPanel } from './wall/SlotPanel';
+export { askedFor, foretell, keptCommand, problem, routes } from './api/schemas';
