@@ -26,12 +26,18 @@ function readFace(face) {
 }
 const faces = new Map(Object.entries(FACES).map(([name, face]) => [name, readFace(face)]));
 
+/** A path as an import writes it; relative, since what is translated is kept for every checkout of the machine. */
+const from = (importer, file) => {
+  const way = path.relative(path.dirname(importer), file).split(path.sep).join('/');
+  return way.startsWith('.') ? way : `./${way}`;
+};
+
 const isType = (node, specifier) => node.importKind === 'type' || specifier.importKind === 'type';
 
 module.exports = ({ types: t }) => ({
   name: 'faces',
   visitor: {
-    ImportDeclaration(found) {
+    ImportDeclaration(found, { filename }) {
       const { node } = found;
       const homes = faces.get(node.source.value);
       if (!homes) return;
@@ -45,7 +51,7 @@ module.exports = ({ types: t }) => ({
             throw found.buildCodeFrameError(`${node.source.value} exports no ${each.imported.name}.`);
           return t.importDeclaration(
             [t.importSpecifier(each.local, t.identifier(home.name))],
-            t.stringLiteral(home.file),
+            t.stringLiteral(from(filename, home.file)),
           );
         }),
       );

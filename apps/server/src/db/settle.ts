@@ -1,7 +1,7 @@
 import { FOLD_VERSION, HAND_ID, ROOM_ID } from '@red-shelf/core';
 import { rootUnits } from '@red-shelf/contract';
 import { lt, sql } from 'drizzle-orm';
-import { refold } from './eventRepository';
+import { refold } from './foldRepository';
 import { commands, units } from './schema';
 import { allRecords } from './supplyRepository';
 import type { Tx } from './tx';

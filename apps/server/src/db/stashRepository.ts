@@ -1,6 +1,7 @@
 import type { StashDocument } from '@red-shelf/contract';
 import { asc } from 'drizzle-orm';
-import { allEvents, appendEvents, foldWhole } from './eventRepository';
+import { allEvents, appendEvents } from './eventRepository';
+import { foldWhole } from './foldRepository';
 import { holdingRow, insertLots, spotOf } from './holdingRepository';
 import { events, holdings, postings, records, shifts, supplies, tallies, units, usage } from './schema';
 import { allRecords } from './supplyRepository';

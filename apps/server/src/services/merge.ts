@@ -1,6 +1,7 @@
 import { formOf, type Holding } from '@red-shelf/core';
 import { inMakingOrder, joined, renamed, type ChangeView, type SupplyView } from '@red-shelf/contract';
-import { historyOf, type EventRecord } from '../db/eventRepository';
+import type { EventRecord } from '../db/eventRepository';
+import { historyOf } from '../db/foldRepository';
 import { standingRecords } from '../db/recordRepository';
 import type { SupplyWithState } from '../db/supplyRepository';
 import type { Tx } from '../db/tx';

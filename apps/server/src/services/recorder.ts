@@ -10,7 +10,8 @@ import {
   type Shift,
 } from '@red-shelf/core';
 import type { ChangeView } from '@red-shelf/contract';
-import { appendEvents, foldOn, refold, type EventRecord } from '../db/eventRepository';
+import { appendEvents, type EventRecord } from '../db/eventRepository';
+import { foldOn, refold } from '../db/foldRepository';
 import { contentOf } from '../db/fingerprint';
 import { ageLots, holdingRow, insertLots, lotsByIds, lotsOf, overwriteLots } from '../db/holdingRepository';
 import { putRecord, type RecordRow } from '../db/recordRepository';

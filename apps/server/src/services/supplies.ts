@@ -18,7 +18,7 @@ import {
   type NewSupply,
   type SupplyView,
 } from '@red-shelf/contract';
-import { historyOf } from '../db/eventRepository';
+import { historyOf } from '../db/foldRepository';
 import type { SupplyRecord } from '../db/supplyRepository';
 import { notFound, Refusal } from './refusal';
 import { refuseStale, stashList, type Context } from './context';

@@ -1,3 +1,4 @@
+/** Acts on many things at once. Long, since each asks the same of another act: once, whole, and undone as one. */
 import { dealtWithIn, type RecordView, type SupplyView } from '@red-shelf/contract';
 import { eq } from 'drizzle-orm';
 import { changes } from '../db/schema';

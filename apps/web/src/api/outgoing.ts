@@ -89,6 +89,12 @@ function baseOf(client: QueryClient): Base | null {
   return supplies && wall && records ? { supplies, units: wall.units, records } : null;
 }
 
+/** The stash as it shows now, or null while it is not there yet. */
+export function knownNow(client: QueryClient): Base | null {
+  const base = baseOf(client);
+  return base && shownOver(base, outboxOf(client).now().waiting);
+}
+
 /** Records with what waits laid over them. */
 export function recordsOver(
   client: QueryClient,

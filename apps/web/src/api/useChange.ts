@@ -3,7 +3,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { sayAsked, sayChange, sayKept, sayLifted, sayUndone, sayWaits } from '../copy/change';
 import { useSay } from '../ui/Say';
 import { order, routes, type Order } from './client';
-import { outboxOf, perform, refreshNow, type Done } from './outgoing';
+import { knownNow, outboxOf, perform, refreshNow, type Done } from './outgoing';
+import { sayOutgrown } from './outgrown';
 
 /** What every change answers with, and what some add to it. */
 interface Changed {
@@ -48,10 +49,12 @@ export function useChange<Input, Answer extends Changed>(
     networkMode: 'always',
     mutationFn: async (input: Input): Promise<Answer> => {
       const asked = work(input);
+      const known = knownNow(client);
       const done = isPromise(asked)
         ? { answer: await asked, waits: false, shown: false, told: true }
         : await perform(client, asked, quiet || asked.route === 'undoChange');
-      if (!silent) say({ text: sayAll(done), undo: () => undo(done.answer.change.id) });
+      const grown = known ? sayOutgrown(done.answer.supply, known) : '';
+      if (!silent) say({ text: sayAll(done) + grown, undo: () => undo(done.answer.change.id) });
       if (!done.shown) await refreshNow(client);
       return done.answer;
     },
