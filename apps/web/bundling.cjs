@@ -2,7 +2,7 @@ const { createHash } = require('node:crypto');
 const { readFileSync } = require('node:fs');
 const path = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
-const { FACES } = require('./barrels.cjs');
+const { MADE_BY } = require('./barrels.cjs');
 
 // Zod carries its messages in forty languages; the app speaks one (saves 267 KB).
 const englishOnly = path.resolve(__dirname, 'src/frame/zodEnglish.js');
@@ -11,9 +11,9 @@ const noIconFont = path.resolve(__dirname, 'src/frame/noIconFont.js');
 /** How an app in a folder is bundled. */
 function bundling(folder) {
   const config = getDefaultConfig(folder);
-  // What was translated by other faces is translated anew.
+  // What was translated by other faces, or in another way, is translated anew.
   const faces = createHash('sha256');
-  for (const face of FACES) faces.update(readFileSync(face));
+  for (const file of MADE_BY) faces.update(readFileSync(file));
   config.cacheVersion = faces.digest('hex');
   config.resolver.resolveRequest = (context, name, platform) => {
     if (
