@@ -45,7 +45,7 @@ rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 const unitReport = at('test-results-unit.json');
 rmSync(unitReport, { force: true });
-const unitStatus = tool(['jest', '--json', `--outputFile=${unitReport}`]);
+const unitStatus = tool(['jest', '--maxWorkers=2', '--json', `--outputFile=${unitReport}`]);
 const browserStatus = tool(['playwright', 'test']);
 
 const unit = readReport(unitReport);
