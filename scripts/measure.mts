@@ -8,7 +8,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import {
+  compareHomes,
   evenGrid,
+  formsOfKind,
+  KINDS,
+  misfits,
+  UNIT_TEMPLATES,
+  unitFromTemplate,
   keyed,
   mayLive,
   placeInGrid,
@@ -86,6 +92,37 @@ for (const n of [120, 1000, 5000]) {
     `arrange ${n} in the core: first time ${(performance.now() - start).toFixed(1)} ms, then ${await timed(arrange)}`,
   );
 }
+
+/** A stash of every form in many sizes, and 200 units of every sort. */
+const FORMS = KINDS.flatMap((kind) => formsOfKind(kind).map(({ id }) => ({ kind, form: id })));
+const sizes = randomStream(7);
+const mm = (most: number): number => 1000 * (5 + Math.floor(sizes() * most));
+const many = Array.from({ length: 5000 }, (_, i): Lodger => {
+  const { kind, form } = FORMS[i % FORMS.length] ?? { kind: 'ink', form: 'full-pad' };
+  // Every fourth was measured itself.
+  const size = { widthUm: mm(200), heightUm: mm(100), depthUm: mm(200) };
+  return {
+    supply: { id: `m${i}`, kind, form, facts: i % 4 === 0 ? { size } : {} },
+    lot: { id: `m${i}`, as: 'whole', items: 1, left: 1, spot: null },
+  };
+});
+const room200 = Array.from({ length: 200 }, (_, i) => ({
+  ...unitFromTemplate(UNIT_TEMPLATES[i % UNIT_TEMPLATES.length] ?? UNIT_TEMPLATES[0]!),
+  id: `r${i}`,
+}));
+console.log(
+  `5000 things against 200 units in the core, what fits none and by how much: ${await timed(() => misfits(many, (thing) => thing, room200))}`,
+);
+const full = many.filter(({ supply }) => supply.kind === 'ink').slice(0, 60);
+console.log(
+  `60 things of one rack into each of 200 units, compared: ${await timed(() =>
+    compareHomes(
+      full,
+      [],
+      room200.map((unit) => ({ unit })),
+    ),
+  )}`,
+);
 
 const folder = mkdtempSync(join(tmpdir(), 'red-shelf-measure-'));
 for (const n of [120, 1000, 5000]) {

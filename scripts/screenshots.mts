@@ -33,7 +33,7 @@ async function shoot(name, size, path, prepare = async () => {}, colorScheme = '
   await page.goto(url + path);
   await page.getByRole('heading').first().waitFor();
   await prepare(page);
-  await page.waitForTimeout(900);
+  await page.waitForTimeout(1600);
   await page.screenshot({ path: at(`docs/screenshots/${name}-${size}.png`) });
   await page.close();
 }

@@ -3,6 +3,7 @@ const { readFileSync } = require('node:fs');
 const path = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 const { MADE_BY } = require('./barrels.cjs');
+const { insteadOf } = require('./leftOut.cjs');
 
 // Zod carries its messages in forty languages; the app speaks one (saves 267 KB).
 const englishOnly = path.resolve(__dirname, 'src/frame/zodEnglish.js');
@@ -26,6 +27,9 @@ function bundling(folder) {
       name === 'react-native-vector-icons/MaterialCommunityIcons'
     )
       return { type: 'sourceFile', filePath: noIconFont };
+    const instead = insteadOf(context.originModulePath, name);
+    if (instead?.type) return instead;
+    if (instead) return context.resolveRequest(context, instead, platform);
     // pdf-lib asks for tslib's CommonJS, which Metro cannot read its names from.
     if (name === 'tslib') return context.resolveRequest(context, 'tslib/tslib.es6.js', platform);
     return context.resolveRequest(context, name, platform);

@@ -24,6 +24,7 @@ export { LookScreen } from './review/look/LookScreen';
 export { SortOutScreen } from './review/sortout/SortOutScreen';
 export { SettingsScreen } from './settings/SettingsScreen';
 export { PhoneScreen } from './share/PhoneScreen';
+export { ElsewhereScreen } from './wall/storage/ElsewhereScreen';
 export { StorageScreen } from './wall/storage/StorageScreen';
 export { NewRackScreen } from './wall/unit/NewRackScreen';
 export { DoorScreen } from './share/DoorScreen';

@@ -43,7 +43,11 @@ const side = z.object({
 });
 
 export const leftOverReason = z.discriminatedUnion('code', [
-  z.object({ code: z.enum(['too_wide', 'too_high', 'too_deep']), needUm: z.number(), haveUm: z.number() }),
+  z.object({
+    code: z.enum(['too_wide', 'too_high', 'too_deep', 'run_full', 'stack_full', 'bore_too_small']),
+    needUm: z.number(),
+    haveUm: z.number(),
+  }),
   z.object({ code: z.literal('limit_reached'), have: z.number(), of: z.number() }),
   z.object({ code: z.literal('taken'), by: z.string() }),
   z.object({
@@ -53,6 +57,7 @@ export const leftOverReason = z.discriminatedUnion('code', [
       'off_wall',
       'let_go',
       'no_such_spot',
+      'no_hole',
       'kept_for_others',
       'belongs_elsewhere',
     ]),

@@ -96,10 +96,13 @@ export const documentRecord = z.object({
   removedAt: when.nullable(),
 });
 
+/** The shape of documents written today: since 5, units hold things side by side and on one another too. */
+export const DOCUMENT_VERSION = 5;
+
 /** The head of a document, beside its lists. */
 export const documentHead = z.object({
   format: z.literal('red-shelf', { error: 'This is not a Red Shelf document.' }),
-  formatVersion: z.literal(4),
+  formatVersion: z.literal(DOCUMENT_VERSION),
   exportedAt: when,
 });
 

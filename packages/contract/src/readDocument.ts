@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { DOCUMENT_LISTS, documentHead, type StashDocument } from './document';
+import { DOCUMENT_LISTS, DOCUMENT_VERSION, documentHead, type StashDocument } from './document';
 import { OLD_LISTS, oldHead, type OldDocument } from './oldDocument';
 import { unpacked } from './sittings';
 import { upgraded } from './upgrade';
@@ -8,7 +8,9 @@ type Issue = z.core.$ZodIssue;
 
 const head = z.object({
   format: z.literal('red-shelf', { error: 'This is not a Red Shelf document.' }),
-  formatVersion: z.literal([1, 2, 3, 4], { error: 'This document was written by a newer Red Shelf.' }),
+  formatVersion: z.literal([1, 2, 3, 4, DOCUMENT_VERSION], {
+    error: 'This document was written by a newer Red Shelf.',
+  }),
 });
 
 /** Nobody reads more of them, and a document can have millions. */
@@ -73,7 +75,7 @@ function readDocument(given: unknown): StashDocument | Issue[] {
   const document = { ...(given as Record<string, unknown>) };
   if (formatVersion < 4 && Array.isArray(document.records))
     document.records = document.records.flatMap(unpackedIfRecord);
-  if (formatVersion === 3) document.formatVersion = 4;
+  if (formatVersion >= 3) document.formatVersion = DOCUMENT_VERSION;
   // Documents of the first version know no records.
   if (formatVersion < 3) document.records ??= [];
   const old = formatVersion < 3 ? readLists(document, OLD) : null;

@@ -12,7 +12,7 @@ import {
   type OldEntry,
   type PlaceSpot,
 } from '@red-shelf/core';
-import type { StashDocument } from './document';
+import { DOCUMENT_VERSION, type StashDocument } from './document';
 import type { OldDocument, OldUnit } from './oldDocument';
 
 type Unit = StashDocument['units'][number];
@@ -105,7 +105,7 @@ export function upgraded(old: OldDocument): StashDocument {
   });
   return {
     format: 'red-shelf',
-    formatVersion: 4,
+    formatVersion: DOCUMENT_VERSION,
     exportedAt: old.exportedAt,
     units: [
       ...rootUnits(old.roomName),

@@ -89,13 +89,35 @@ export {
   KIND_DEFINITIONS,
   UnknownFormError,
 } from './kinds/registry';
-export { fitInSpace, type FitRefusal } from './storage/fit';
+export { fitInSpace, type FitRefusal } from './fit/inSpace';
+export { turned, TURNS, turnsFor, type Turn } from './fit/turns';
+export { fitCount, type FitCount, type FitOptions } from './fit/fitCount';
+export { gridIn, type CellCount } from './fit/cells';
+export { runCount, type RunCount, type RunOptions } from './fit/run';
+export { stackCount, stackHeight, type StackOptions } from './fit/stack';
+export { pocketFit, smallestPocket, type PocketFit, type PocketOptions } from './fit/pocket';
+export { comesOff, rodFit, type Rod, type RodFit, type RodRefusal, type RodSpool } from './fit/rod';
+export { MODULUS_MPA, sag, wantsBrace, type BeamMaterial, type BeamSection } from './fit/beam';
+export { loadOn, type Load } from './fit/load';
+export { getIn, type GetIn, type Opening } from './fit/getIn';
+export { openingPlan, type OpeningLayer, type OpeningPlan, type OpeningUnit } from './fit/openingPlan';
+export type { Shared } from './storage/models/definition';
+export {
+  compareHomes,
+  type Candidate,
+  type Compared,
+  type CompareReason,
+  type Comparison,
+} from './storage/compare';
+export { lookFor, type LookOptions } from './storage/lookFor';
+export { poolFit, type LeftOver, type Pooled, type PoolFit } from './storage/pool';
 export { sameSpot, type Spot as PlaceSpot } from './stash/spot';
 export {
   addressIn,
   endOf,
   HAND_ID,
   isOnWall,
+  marksIn,
   unitFromTemplate,
   pathTo,
   placesIn,
@@ -134,6 +156,7 @@ export { labelPrint, slotLabels, type Labelled, type SlotLabel } from './storage
 export { misfits, type Misfit } from './storage/misfit';
 export { isTooMany, sparesOf } from './stock/spares';
 export { isLow, isUnused, useOf } from './stock/usage';
+export { CARE_IDS, careFor, careRule, PLACE_MARKS, type CareId, type PlaceMark } from './storage/care';
 export { hazardsOf } from './stash/hazards';
 export type { Trait } from './kinds/definition';
 export { familyWithout, NO_COLOUR } from './stash/colourless';

@@ -5,6 +5,7 @@ import { createClient, type Client } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { bringOver } from './bringOver';
+import { inTurn } from './inTurn';
 import { lookFirst } from './lookFirst';
 import * as schema from './schema';
 import { settle } from './settle';
@@ -54,11 +55,12 @@ export const joinStore = async (file: string): Promise<Store> => storeOver(file,
 
 async function writerOf(file: string): Promise<Client> {
   const writer = createClient({ url: pathToFileURL(file).href, concurrency: 1, intMode: 'number' });
+  // First of all how long to wait: another process may be closing the file, and what follows asks for it.
   for (const pragma of [
+    'busy_timeout = 5000',
     'journal_mode = WAL',
     'synchronous = FULL',
     'foreign_keys = ON',
-    'busy_timeout = 5000',
   ])
     await writer.execute(`PRAGMA ${pragma}`);
   return writer;
@@ -67,9 +69,9 @@ async function writerOf(file: string): Promise<Client> {
 async function storeOver(file: string, writer: Client): Promise<Store> {
   const writeDb = drizzle(writer, { schema });
   const reader = createClient({ url: pathToFileURL(file).href, concurrency: 1, intMode: 'number' });
-  await reader.execute('PRAGMA query_only = ON');
   await reader.execute('PRAGMA busy_timeout = 5000');
-  let last: Promise<unknown> = Promise.resolve();
+  await reader.execute('PRAGMA query_only = ON');
+  const turn = inTurn();
   const listeners: ((touched: Touched) => void)[] = [];
   const transact = async <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {
     let touched: Touched | undefined;
@@ -82,16 +84,11 @@ async function storeOver(file: string, writer: Client): Promise<Store> {
     if (touched) for (const hear of listeners) hear(touched);
     return result;
   };
-  const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
-    const turn = last.then(work);
-    last = turn.catch(() => undefined);
-    return turn;
-  };
   return {
     read: drizzle(reader, { schema }),
-    write: (work) => inTurn(() => transact(work)),
+    write: (work) => turn(() => transact(work)),
     exclusive: (work) =>
-      inTurn(async () => {
+      turn(async () => {
         const { answer, touched } = await work();
         for (const each of touched) for (const hear of listeners) hear(each);
         return answer;
@@ -102,7 +99,7 @@ async function storeOver(file: string, writer: Client): Promise<Store> {
       return rows.map((row) => JSON.stringify(row[0])).join() === '"ok"' ? 'ok' : JSON.stringify(rows);
     },
     copyInto: (path) =>
-      inTurn(async () => {
+      turn(async () => {
         await writer.execute({ sql: 'vacuum into ?', args: [path] });
       }),
     close: () => {

@@ -7,7 +7,7 @@ import {
   type PlaceItem,
   type PlaceSpot,
 } from '@red-shelf/core';
-import { rootUnits, type StashDocument } from '@red-shelf/contract';
+import { DOCUMENT_VERSION, rootUnits, type StashDocument } from '@red-shelf/contract';
 import { unitToView } from '../services/views';
 import { demoColours } from './colours';
 import { demoExtras } from './extras';
@@ -67,7 +67,7 @@ export function demoRoom(now: number): StashDocument {
   const all = everything.map(({ supply }) => supply);
   return {
     format: 'red-shelf',
-    formatVersion: 4,
+    formatVersion: DOCUMENT_VERSION,
     exportedAt: new Date(now).toISOString(),
     units: [...rootUnits('Boathouse wall'), ...racks, ...beside(racks.length)],
     supplies: all,

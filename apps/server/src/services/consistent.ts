@@ -1,15 +1,4 @@
-import {
-  brokenShift,
-  findForm,
-  foldSpots,
-  HAND_ID,
-  isRefusal,
-  mayLive,
-  pathTo,
-  ROOM_ID,
-  sameSpot,
-  type RoomNow,
-} from '@red-shelf/core';
+import { brokenShift, findForm, foldSpots, HAND_ID, pathTo, ROOM_ID, sameSpot, suits } from '@red-shelf/core';
 import type { StashDocument } from '@red-shelf/contract';
 import { Refusal } from './refusal';
 
@@ -81,7 +70,6 @@ function refusePlaces({ supplies, units, holdings, events }: StashDocument): voi
   const spots = foldSpots(events);
   const supplyById = new Map(supplies.map((supply) => [supply.id, supply]));
   const unitById = new Map(units.map((unit) => [unit.id, unit]));
-  const room: RoomNow = { livingIn: () => [] };
   const taken = new Set<string>();
   for (const lot of holdings) {
     if (!sameSpot(lot.spot, spots.get(lot.id) ?? null)) refuse('a lot is not where its moves say');
@@ -91,8 +79,9 @@ function refusePlaces({ supplies, units, holdings, events }: StashDocument): voi
       refuse(`“${supply.name}” is somewhere that is not there`);
     else {
       const here = { ...lot, items: 1, left: 1 };
-      const answer = mayLive({ supply, lot: here }, { unit, cell: lot.spot.cell }, room);
-      if (isRefusal(answer)) refuse(`“${supply.name}” is where it cannot be, in “${unit.name}”`);
+      // What outgrew its place since it came there may stay.
+      if (suits({ supply, lot: here }, { unit, cell: lot.spot.cell }))
+        refuse(`“${supply.name}” is where it cannot be, in “${unit.name}”`);
     }
     const key = `${lot.spot.unitId} ${lot.spot.cell} ${lot.spot.cell === null ? lot.id : lot.spot.rank}`;
     if (taken.has(key)) refuse(`two things are in one slot of “${unit?.name ?? ''}”`);

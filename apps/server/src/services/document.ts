@@ -1,6 +1,6 @@
 import { once } from 'node:events';
 import type { Writable } from 'node:stream';
-import type { StashDocument } from '@red-shelf/contract';
+import { DOCUMENT_VERSION, type StashDocument } from '@red-shelf/contract';
 import { readStash } from '../db/stashRepository';
 import type { Readable } from '../db/tx';
 import type { Context } from './context';
@@ -8,7 +8,7 @@ import type { Context } from './context';
 /** The whole stash, removed things and all history included. What follows from it is left out. */
 export const writeDocument = async (db: Readable, exportedAt: string): Promise<StashDocument> => ({
   format: 'red-shelf',
-  formatVersion: 4,
+  formatVersion: DOCUMENT_VERSION,
   exportedAt,
   ...(await readStash(db)),
 });

@@ -40,6 +40,21 @@ function refusePlace(no: NoPlace, { supply }: LotOf, unitName: string): Refusal 
         `It does not fit: a ${form} is ${mm(no.needUm)} mm ${side}, the slot ${mm(no.haveUm)} mm.`,
       );
     }
+    case 'run_full':
+    case 'stack_full':
+      return new Refusal(
+        422,
+        no.code,
+        `It does not fit any more: it needs ${mm(no.needUm)} mm, and ${mm(no.haveUm)} mm are left.`,
+      );
+    case 'bore_too_small':
+      return new Refusal(
+        422,
+        no.code,
+        `The rod needs a hole of ${mm(no.needUm)} mm, and this one is ${mm(no.haveUm)} mm across.`,
+      );
+    case 'no_hole':
+      return new Refusal(422, no.code, `A ${form} has no hole for the rod.`);
     case 'taken':
       return new Refusal(409, 'slot_taken', 'Something else lives in that slot. Lift it out first.');
     case 'limit_reached':

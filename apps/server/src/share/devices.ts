@@ -1,7 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { z } from 'zod';
 import type { DeviceView } from '@red-shelf/contract';
-import { inTurn } from '../services/inTurn';
+import { inTurn } from '../db/inTurn';
 import { notFound, Refusal } from '../services/refusal';
 import type { Ports } from '../services/ports';
 import { KeptFile } from './keptFile';

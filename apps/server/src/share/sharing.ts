@@ -3,7 +3,7 @@ import { createServer, type Server } from 'node:https';
 import { basename, dirname, join, parse } from 'node:path';
 import type { RequestListener } from 'node:http';
 import type { ShareView } from '@red-shelf/contract';
-import { inTurn } from '../services/inTurn';
+import { inTurn } from '../db/inTurn';
 import type { Ports } from '../services/ports';
 import { Refusal } from '../services/refusal';
 import { authorityIn, certificateFor, fingerprintOf, type Authority } from './authority';

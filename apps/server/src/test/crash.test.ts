@@ -1,8 +1,11 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { networkInterfaces, tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import type { LedgerView, SupplyView } from '@red-shelf/contract';
-import { openStore } from '../db/open';
+import { joinStore, openStore } from '../db/open';
 import { startServer } from './startServer';
 import { INK, listedIn, MIGRATIONS } from './world';
 
@@ -85,4 +88,23 @@ test('the server answers on loopback only', async () => {
     await expect(fetch(`http://${address}:${new URL(url).port}/api/health`)).rejects.toThrow();
   server.kill('SIGTERM');
   await new Promise((ended) => server.on('exit', ended));
+});
+
+test('a helper waits its turn while another process has the file to itself', async () => {
+  const other = join(folder, 'other.db');
+  const code = `
+    const { createClient } = require('@libsql/client');
+    (async () => {
+      const client = createClient({ url: ${JSON.stringify(pathToFileURL(other).href)} });
+      await client.execute('PRAGMA journal_mode = WAL');
+      await client.execute('PRAGMA locking_mode = EXCLUSIVE');
+      await client.execute('CREATE TABLE held (n)');
+      process.stdout.write('held');
+      setTimeout(() => process.exit(0), 700);
+    })();`;
+  const holder = spawn(process.execPath, ['-e', code], { stdio: ['ignore', 'pipe', 'inherit'] });
+  await once(holder.stdout, 'data');
+  const store = await joinStore(other);
+  expect(await store.read.run('SELECT 1')).toBeDefined();
+  store.close();
 });

@@ -1,5 +1,5 @@
 /** Acts on many things at once. Long, since each asks the same of another act: once, whole, and undone as one. */
-import { dealtWithIn, type RecordView, type SupplyView } from '@red-shelf/contract';
+import { dealtWithIn, DOCUMENT_VERSION, type RecordView, type SupplyView } from '@red-shelf/contract';
 import { eq } from 'drizzle-orm';
 import { changes } from '../db/schema';
 import { listedIn, INK, makeWorld, type World } from './world';
@@ -243,7 +243,7 @@ test('the document carries facts, parts and records there and back', async () =>
   };
   await world.http.post('/api/records').send({ body: preferences }).expect(200);
   const document = (await world.http.get('/api/export.json')).body;
-  expect(document.formatVersion).toBe(4);
+  expect(document.formatVersion).toBe(DOCUMENT_VERSION);
   await world.http.post('/api/restore').send(document).expect(200);
   const again = (await world.http.get('/api/export.json')).body;
   expect({ ...again, exportedAt: '' }).toEqual({ ...document, exportedAt: '' });

@@ -242,3 +242,24 @@ test('sections of purposes are arranged in the person’s own order', async () =
   expect((await named(names, request))[0]?.replace(/ ?-/g, '').trim()).toBe('bir cof tea');
   expect((await named(names, { ...request, scheme }))[0]?.replace(/ ?-/g, '').trim()).toBe('tea cof bir');
 });
+
+test('a run takes what its length takes; what outgrew it stays, also through a document', async () => {
+  const run = { model: 'run', how: 'stand', lengthUm: 250_000, heightUm: 60_000, depthUm: 120_000, lipUm: 0 };
+  const unit = await world.rack({ name: 'Sill', model: { ...run, fingerUm: 0 } as never });
+  const [a, b, c] = [await world.add(), await world.add(), await world.add()];
+  await world.put(a.id, { unitId: unit.id, cell: null });
+  await world.put(b.id, { unitId: unit.id, cell: null });
+  const { body } = await world.put(c.id, { unitId: unit.id, cell: null }, 422);
+  expect((body as { code: string; title: string }).code).toBe('run_full');
+  expect((body as { title: string }).title).toMatch(
+    /^It does not fit any more: it needs [\d.]+ mm, and [\d.]+ mm are left\.$/,
+  );
+  await edit(unit, { model: { ...run, fingerUm: 180_000 } }).expect(200);
+  const written = (await world.http.get('/api/export.json').expect(200)).body as object;
+  await world.http.post('/api/restore').send(written).expect(200);
+  expect((await world.supply(b.id)).holdings[0]?.spot).toMatchObject({
+    unitId: unit.id,
+    cell: null,
+    rank: 1,
+  });
+});

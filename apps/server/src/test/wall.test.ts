@@ -97,7 +97,7 @@ test('taking a rack down leaves its contents in the stash, and undo puts both ba
 
 test.each([
   [{ model: { ...evenGrid(1, 1, CELL), rowsUm: [] } }, /At least one row/],
-  [{ model: { model: 'hammock' } }, /in cells or loose/],
+  [{ model: { model: 'hammock' } }, /in cells, side by side, on one another or loose/],
   [{ name: '' }, /Give the unit a name/],
   [{ rules: { kinds: [] } }, /at least one kind/],
   [{ label: 'A' }, /has the letter A already/],

@@ -4,9 +4,12 @@ import {
   HAND_ID,
   holdsOf,
   mainLot,
+  marksIn,
   placedLots,
   placesIn,
+  type Shared,
   type RoomNow,
+  type Unit,
 } from '@red-shelf/core';
 import { homesIn, type HoldingView, type SupplyView, type UnitView } from '@red-shelf/contract';
 import { useMemo } from 'react';
@@ -97,6 +100,19 @@ export const useContents = (stash: Stash | undefined): ReadonlyMap<string, Conte
 export const countIn = (contents: Contents | undefined): number =>
   (contents ?? []).reduce((sum, each) => sum + (each ? 1 : 0), 0);
 
+/** What is left of what things share in a unit; null where they have places of their own. */
+export function freeIn({ model }: Pick<UnitView, 'model'>, contents: Contents): Shared | null {
+  if (!model) return null;
+  return holdsOf(model).fill(contents.flatMap((each) => (each ? [bodyOf(each.supply, each.lot).all] : [])));
+}
+
+/** How many things must be moved before one of a unit can be taken. */
+export function toReachIn({ model }: Pick<UnitView, 'model'>, contents: Contents, index: number): number {
+  const bodies = contents.flatMap((each) => (each ? [bodyOf(each.supply, each.lot).all] : []));
+  // Where things have places of their own, nothing lies upon another.
+  return model && holdsOf(model).shares ? holdsOf(model).toReach(bodies, index).length : 0;
+}
+
 /** What all that is in a unit weighs, about, mg. */
 export const massIn = (contents: Contents | undefined): number =>
   (contents ?? []).reduce((sum, each) => sum + (each ? bodyOf(each.supply, each.lot).massMg : 0), 0);
@@ -106,11 +122,16 @@ export function useRoom(stash: Stash | undefined): RoomNow {
   const contents = useContents(stash);
   const { data } = useRecords();
   const { preferences } = usePreferences();
+  const unitById = useMemo(
+    () => new Map<string, Unit>((stash?.wall.units ?? []).map((unit) => [unit.id, unit])),
+    [stash],
+  );
   return useMemo(
     () => ({
       livingIn: (unitId) => (contents.get(unitId) ?? []).flatMap((each) => each ?? []),
+      marksOf: (unit) => marksIn(unit, unitById),
       ...homesIn(data ?? [], stash?.supplies ?? [], preferences),
     }),
-    [contents, data, preferences, stash],
+    [contents, data, preferences, stash, unitById],
   );
 }

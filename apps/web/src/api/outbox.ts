@@ -11,7 +11,7 @@ export interface OutboxState {
   readonly refused: readonly Waiting[];
   /** Nobody answers, or nothing can be written down. */
   readonly stuck: boolean;
-  /** Why nothing can be written down, in a sentence; null where nobody answers. */
+  /** The code of why nothing can be written down; null where nobody answers. */
   readonly because: string | null;
 }
 
@@ -185,7 +185,7 @@ export class Outbox {
       this.reached();
       return answer;
     } catch (error) {
-      const because = error instanceof ApiError && error.isFull ? error.message : null;
+      const because = error instanceof ApiError && error.isFull ? error.problem.code : null;
       if (isLost(error) !== this.state.stuck || because !== this.state.because)
         this.become({ stuck: isLost(error), because });
       throw error;

@@ -1,6 +1,6 @@
 import { addressIn, isRefusal, mayLive, type Warning } from '@red-shelf/core';
 import type { SupplyView, UnitView } from '@red-shelf/contract';
-import { sayWarning } from '../copy/reasons';
+import { sayLeftOver, sayWarning } from '../copy/reasons';
 
 interface Known {
   readonly supplies: readonly SupplyView[];
@@ -16,12 +16,16 @@ function crowded(supply: SupplyView, { supplies, units }: Known): Map<string, st
     );
   const isCrowding = ({ code }: Warning): boolean => code === 'too_thick' || code === 'too_full';
   return new Map(
-    supply.holdings.flatMap((lot) => {
+    supply.holdings.flatMap((lot): [string, string][] => {
       const unit = units.find(({ id }) => id === lot.spot?.unitId);
       if (!unit || !lot.spot) return [];
       const { cell } = lot.spot;
       const answer = mayLive({ supply, lot }, { unit, cell }, { livingIn });
-      if (answer === null || isRefusal(answer)) return [];
+      if (answer === null) return [];
+      if (isRefusal(answer))
+        return answer.code === 'run_full' || answer.code === 'stack_full'
+          ? [[`${unit.id} ${cell} ${answer.code}`, `${addressIn(unit, cell)}: ${sayLeftOver(answer)}.`]]
+          : [];
       return answer
         .filter(isCrowding)
         .map((warning): [string, string] => [

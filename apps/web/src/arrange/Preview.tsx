@@ -12,7 +12,7 @@ import { Swatch } from '../ui/Swatch';
 import { Txt } from '../ui/Txt';
 import { useWide } from '../ui/useWide';
 import { wallScale } from '../draw/geometry';
-import { sayFilled, UnitHead } from '../draw/UnitBlock';
+import { UnitHead, useSayFilled } from '../draw/UnitBlock';
 import { UnitDrawing } from '../draw/UnitDrawing';
 import { Strip } from './Strip';
 import { breaksOf, sayVerdict } from './verdict';
@@ -118,6 +118,7 @@ const inTurn = (side: ArrangePreview['before'], units: readonly UnitView[]): (st
 
 function Sides({ plan, stash }: Omit<PreviewProps, 'children'>) {
   const wide = useWide();
+  const sayFilled = useSayFilled();
   const [width, setWidth] = useState(0);
   const ids = plan.after.units.map(({ unitId }) => unitId);
   const units = stash.wall.units.filter(({ id }) => ids.includes(id));

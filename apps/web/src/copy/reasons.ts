@@ -8,6 +8,8 @@ import {
 } from '@red-shelf/core';
 import type { LeftOverView, RowView } from '@red-shelf/contract';
 
+import { sayCare } from './care';
+
 const mm = (um: number): number => Math.round(um / 100) / 10;
 
 /** Why something found no slot. */
@@ -19,6 +21,13 @@ export function sayLeftOver(reason: LeftOverView | Refusal): string {
       return `too tall: needs ${mm(reason.needUm)} mm, the slot has ${mm(reason.haveUm)} mm`;
     case 'too_deep':
       return `too deep: needs ${mm(reason.needUm)} mm, the slot has ${mm(reason.haveUm)} mm`;
+    case 'run_full':
+    case 'stack_full':
+      return `needs ${mm(reason.needUm)} mm, and ${mm(reason.haveUm)} mm are left`;
+    case 'bore_too_small':
+      return `the rod needs a hole of ${mm(reason.needUm)} mm, this one is ${mm(reason.haveUm)} mm across`;
+    case 'no_hole':
+      return 'it has no hole for the rod';
     case 'limit_reached':
       return `the rack is limited to ${reason.of} and holds ${reason.have}`;
     case 'taken':
@@ -66,6 +75,8 @@ export function sayWarning(warning: Warning, nameOf: (id: string) => string): st
       return 'This place is kept for other things.';
     case 'belongs_elsewhere':
       return 'It has a place of its own elsewhere.';
+    case 'care':
+      return sayCare(warning.rule);
   }
 }
 

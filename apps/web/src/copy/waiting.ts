@@ -12,6 +12,14 @@ export const sayAway = (waiting: number): string =>
 export const sayRefused = (change: ChangeView, refusal: string): string =>
   `Not done: “${sayChange(change).replace(/\.$/, '')}”. ${refusal}`;
 
+/** Why the stash takes nothing down, by the code it answers. */
+const TAKES_NOTHING: Readonly<Record<string, string>> = {
+  disk_full: 'The disk that keeps the stash is full. Make room on it:',
+  not_writable: 'The folder of the stash cannot be written to. Allow writing there:',
+};
+
 /** What cannot be written down is kept here meanwhile. */
-export const saySaved = (because: string, waiting: number): string =>
-  `${because} ${waiting === 1 ? 'What you did is' : `The ${waiting} things you did are`} kept on this device and done as soon as there is room.`;
+export const saySaved = (code: string, waiting: number): string =>
+  `${TAKES_NOTHING[code] ?? 'The stash takes nothing down at the moment:'} ${
+    waiting === 1 ? 'what you did is' : `the ${waiting} things you did are`
+  } kept on this device, and written down as soon as that works.`;

@@ -2,6 +2,7 @@
 export const words = {
   search: 'Colour, name, code or place',
   clearSearch: 'Clear the search',
+  dismiss: 'Put this message away',
   undo: 'Undo',
   historyAway: 'Its history is with Red Shelf, which cannot be reached now.',
   loading: 'Fetching your stash…',

@@ -71,7 +71,7 @@ function HowFar() {
 
 const styles = StyleSheet.create({
   acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s, alignItems: 'center' },
-  far: { gap: space.s, alignSelf: 'stretch' },
+  far: { gap: space.s, width: '100%' },
   track: { height: LIP, backgroundColor: colour.hairline },
   done: { height: LIP, backgroundColor: colour.action },
 });

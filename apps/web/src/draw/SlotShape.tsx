@@ -1,4 +1,4 @@
-import { bodyOf, FAMILY_GROUP_INFO, formOf, inkOn, type Box } from '@red-shelf/core';
+import { bodyOf, FAMILY_GROUP_INFO, formOf, inkOn, type Box, type VisibleEnd } from '@red-shelf/core';
 import { Circle, G, Rect, Text as SvgText } from 'react-native-svg';
 import { colour, font } from '../theme/tokens';
 import type { Living } from '../api/contents';
@@ -12,6 +12,8 @@ interface SlotShapeProps {
   readonly dim: boolean;
   /** First of its family in the unit: shows the two letters even where slots are small. */
   readonly first: boolean;
+  /** The end that is seen there, from the one a thing shows by itself. */
+  readonly seen?: (end: VisibleEnd) => VisibleEnd;
 }
 
 const EDGE = 'rgba(30,31,33,0.28)';
@@ -21,10 +23,11 @@ const THINNEST_EDGE = 0.4;
 const ROOM_FOR_MARK = { w: 17, h: 11 };
 
 /** A supply's visible end: a pad is a bar, a marker a round end, a bottle a cap, a spool a ring, card an edge, stickers a pocket. */
-export function SlotShape({ box: slot, slotWidthUm, living, dim, first }: SlotShapeProps) {
+export function SlotShape({ box: slot, slotWidthUm, living, dim, first, seen }: SlotShapeProps) {
   const { supply, lot } = living;
   const { hex } = supply;
-  const { end } = formOf(supply.kind, supply.form);
+  const own = formOf(supply.kind, supply.form).end;
+  const end = seen?.(own) ?? own;
   const { widthUm } = bodyOf(supply, lot).all;
   const share = slotWidthUm === null ? 1 : Math.min(1, (1.04 * widthUm) / slotWidthUm);
   const box =

@@ -2,7 +2,9 @@ import { roomIn } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { memo, useCallback } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { countIn, isLoose, type Contents } from '../api/contents';
+import { countIn, freeIn, isLoose, type Contents } from '../api/contents';
+import { usePreferences } from '../api/queries';
+import { sayFree } from '../copy/places';
 import { many } from '../copy/words';
 import { colour, radius, space } from '../theme/tokens';
 import { Txt } from '../ui/Txt';
@@ -31,6 +33,7 @@ export const UnitBlock = memo(function UnitBlock({
   selected,
   onSelect,
 }: UnitBlockProps) {
+  const sayFilled = useSayFilled();
   const select = useCallback((slot: number) => onSelect({ unitId: unit.id, slot }), [onSelect, unit.id]);
   return (
     <View style={styles.block}>
@@ -40,11 +43,15 @@ export const UnitBlock = memo(function UnitBlock({
   );
 });
 
-/** "12 of 60", where 60 may be; "14 things" where they lie loose. */
-export const sayFilled = (unit: UnitView, slots: Contents): string =>
-  isLoose(unit)
-    ? many(countIn(slots), 'thing')
-    : `${countIn(slots)} of ${Math.max(countIn(slots), roomIn(unit) ?? 0)}`;
+/** Says how full a unit is: "12 of 60", where 60 may be; "14 things · 12 cm free" where they share a length. */
+export function useSayFilled(): (unit: UnitView, slots: Contents) => string {
+  const { units } = usePreferences().preferences;
+  return (unit, slots) => {
+    if (!isLoose(unit)) return `${countIn(slots)} of ${Math.max(countIn(slots), roomIn(unit) ?? 0)}`;
+    const free = freeIn(unit, slots);
+    return [many(countIn(slots), 'thing'), free && sayFree(free, units)].filter(Boolean).join(' · ');
+  };
+}
 
 /** The label-tape letter and name of a unit. */
 export function UnitHead({ unit, aside }: { readonly unit: UnitView; readonly aside: string }) {

@@ -1,4 +1,4 @@
-import { addressIn, endOf, holdsOf, type Box, type FamilyGroup } from '@red-shelf/core';
+import { addressIn, endOf, holdsOf, type Box, type FamilyGroup, type VisibleEnd } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { memo, useMemo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
@@ -42,12 +42,19 @@ export const UnitDrawing = memo(function UnitDrawing({
   const chosen = selected === null ? undefined : boxes[selected];
   const loose = isLoose(unit);
   const end = endOf(unit);
+  const seen = (own: VisibleEnd): VisibleEnd => (unit.model ? holdsOf(unit.model).seen(own) : own);
   const space = (index: number) => (unit.model ? holdsOf(unit.model).space(loose ? null : index) : null);
   return (
     <View style={{ width, height }}>
       <View aria-hidden>
         <Svg width={width} height={height}>
           <Rect x={0} y={0} width={width} height={height} fill={colour.rack} stroke={colour.rackWall} />
+          {unit.model &&
+            holdsOf(unit.model)
+              .behind.map(px)
+              .map((box) => (
+                <Rect key={box.y} x={box.x} y={box.y} width={box.w} height={box.h} fill={colour.rackWall} />
+              ))}
           {boxes.map((box, index) => {
             const living = slots[index];
             if (!living)
@@ -69,6 +76,7 @@ export const UnitDrawing = memo(function UnitDrawing({
                 living={living}
                 dim={dim}
                 first={firsts.has(index)}
+                seen={seen}
               />
             );
           })}

@@ -48,23 +48,38 @@ let started: QueryClient | undefined;
  */
 const theClient = (): QueryClient => (started ??= startClient());
 
-/** Everything around the screens: theme, server state, messages, places. */
-export function Frame({ children }: { readonly children: ReactNode }) {
-  const client = theClient();
+interface Around {
+  readonly children: ReactNode;
+}
+
+// Several and not one: React answers the person between one and the next.
+function Served({ children }: Around) {
+  return <QueryClientProvider client={theClient()}>{children}</QueryClientProvider>;
+}
+
+function Dressed({ children }: Around) {
   const scheme = useScheme();
-  const shut = useDoorShut();
   const theme = useMemo(() => paperTheme(scheme), [scheme]);
   return (
-    <QueryClientProvider client={client}>
-      <PaperProvider theme={theme} settings={paperSettings}>
-        {shut ? (
-          <DoorScreen />
-        ) : (
-          <SayProvider>
-            <Shell>{children}</Shell>
-          </SayProvider>
-        )}
-      </PaperProvider>
-    </QueryClientProvider>
+    <PaperProvider theme={theme} settings={paperSettings}>
+      {children}
+    </PaperProvider>
   );
 }
+
+const Said = ({ children }: Around) => <SayProvider>{children}</SayProvider>;
+const Placed = ({ children }: Around) => <Shell>{children}</Shell>;
+const BehindTheDoor = ({ children }: Around) => (useDoorShut() ? <DoorScreen /> : children);
+
+/** Everything around the screens: theme, server state, messages, places. */
+export const Frame = ({ children }: Around) => (
+  <Served>
+    <Dressed>
+      <BehindTheDoor>
+        <Said>
+          <Placed>{children}</Placed>
+        </Said>
+      </BehindTheDoor>
+    </Dressed>
+  </Served>
+);

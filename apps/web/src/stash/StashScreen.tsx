@@ -1,5 +1,3 @@
-import { FAMILY_GROUP_INFO } from '@red-shelf/core';
-import { FlashList } from '@shopify/flash-list';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useCallback, useEffect, useMemo, useRef, useState, type ComponentType } from 'react';
 import { ScrollView, StyleSheet, View, type TextInput } from 'react-native';
@@ -7,7 +5,7 @@ import { usePreferences, useStash } from '../api/queries';
 import { many, thousands, words } from '../copy/words';
 import { Waiting } from '../ui/Waiting';
 import { useWhere, type Where } from '../api/where';
-import { colour, radius, space } from '../theme/tokens';
+import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { KindChips } from '../ui/KindChips';
 import { Note } from '../ui/Note';
@@ -16,27 +14,19 @@ import { SearchField } from '../ui/SearchField';
 import { Txt } from '../ui/Txt';
 import { useGradually } from '../ui/useGradually';
 import { useKeys } from '../ui/useKeys';
-import { useRested } from '../ui/useRested';
 import { useWide } from '../ui/useWide';
 import { useFound } from '../api/useFound';
 import type { BatchBarProps } from './BatchBar';
 import { FilterBar, FiltersInUse } from './FilterBar';
 import { FirstSteps } from '../ui/FirstSteps';
 import { filterCount, filtersOf, paramsOf, passes, type Filters } from './filters';
-import { familyRows, foundRows, type StashRow } from './rows';
+import { familyRows, foundRows } from './rows';
+import { StashRows } from './StashRows';
 import { inRainbow } from '../api/inRainbow';
 import { StashMenu } from './StashMenu';
 import { useInSeason } from './useInSeason';
-import { SupplyRow } from '../row/SupplyRow';
-import { SwatchTile } from './SwatchWall';
 
-const TILES_PHONE = 4;
-const TILES_WIDE = 8;
 const ADDRESS_AFTER_MS = 500;
-/** How far beyond what is seen rows are drawn, px: less while the first are still being drawn. */
-const AHEAD_PX = 500;
-const AHEAD_AT_FIRST_PX = 40;
-
 /** What shows one supply in full, beside the list or over it. */
 interface OneProps {
   readonly id: string;
@@ -52,7 +42,10 @@ interface StashScreenProps {
 
 /** Every supply in rainbow order, or what a search found; the chosen one beside the list, or over it on a phone. */
 export function StashScreen({ one: One, batch: Batch }: StashScreenProps) {
-  const { stash, error } = useStash();
+  const { stash: whole, error } = useStash();
+  // First the field, then what narrows the list, then the list: each stands while the next is drawn.
+  const drawn = useGradually(whole ? 2 : 1);
+  const stash = drawn > 0 ? whole : undefined;
   const { preferences } = usePreferences();
   const wide = useWide();
   const params = useLocalSearchParams<Record<string, string>>();
@@ -100,16 +93,12 @@ export function StashScreen({ one: One, batch: Batch }: StashScreenProps) {
       }),
     [],
   );
-  // First the field, then what narrows the list, then the list: each stands while the next is drawn.
-  const drawn = useGradually(stash ? 2 : 1);
-  const rested = useRested();
   const close = useCallback(() => router.setParams({ supply: '', act: '' }), []);
   useKeys({ '/': () => field.current?.focus(), ...(chosen ? { Escape: close } : {}) });
   const panel = chosen ? <One key={chosen} id={chosen} where={where} onClose={close} /> : null;
   if (panel && !wide) return panel;
   const on = filterCount(filters);
   const press = picked ? pick : open;
-  const isOn = (id: string): boolean => (picked ? picked.has(id) : id === chosen);
   const total = ordered?.supplies.length ?? 0;
   return (
     <View style={styles.split}>
@@ -167,7 +156,7 @@ export function StashScreen({ one: One, batch: Batch }: StashScreenProps) {
             </Txt>
           )}
           {/* What does not need the stash stands at once. */}
-          {!stash && <Waiting error={error} />}
+          {!whole && <Waiting error={error} />}
           {stash && shown.length === 0 && (
             <Note>{stash.supplies.length === 0 ? words.emptyStash : words.nothingFound}</Note>
           )}
@@ -175,30 +164,14 @@ export function StashScreen({ one: One, batch: Batch }: StashScreenProps) {
         </View>
         <View style={styles.rows}>
           {drawn > 1 && (
-            <FlashList
+            <StashRows
               key={tiles ? 'tiles' : 'rows'}
-              data={rows}
-              numColumns={tiles ? (wide ? TILES_WIDE : TILES_PHONE) : 1}
-              keyExtractor={(row) => (row.sort === 'family' ? row.group : row.supply.id)}
-              getItemType={(row) => row.sort}
-              renderItem={({ item }) =>
-                item.sort === 'family' ? (
-                  <FamilyHead row={item} />
-                ) : tiles ? (
-                  <SwatchTile supply={item.supply} selected={isOn(item.supply.id)} onPress={press} />
-                ) : (
-                  <SupplyRow
-                    supply={item.supply}
-                    address={where(item.supply)}
-                    selected={isOn(item.supply.id)}
-                    picking={picked !== null}
-                    onPress={press}
-                  />
-                )
-              }
-              extraData={[chosen, picked, where]}
-              contentContainerStyle={styles.foot}
-              drawDistance={rested ? AHEAD_PX : AHEAD_AT_FIRST_PX}
+              rows={rows}
+              tiles={tiles}
+              where={where}
+              picked={picked}
+              chosen={chosen}
+              onPress={press}
             />
           )}
         </View>
@@ -219,43 +192,12 @@ export function StashScreen({ one: One, batch: Batch }: StashScreenProps) {
   );
 }
 
-function FamilyHead({ row }: { readonly row: Extract<StashRow, { sort: 'family' }> }) {
-  const { name, hex } = FAMILY_GROUP_INFO[row.group];
-  const facts = [
-    String(row.count),
-    row.low > 0 && `${row.low} low or out`,
-    row.unplaced > 0 && `${row.unplaced} unplaced`,
-  ];
-  return (
-    <View style={styles.family}>
-      <View style={[styles.dot, { backgroundColor: hex }]} />
-      <Txt look="strong" level={2} style={styles.familyName}>
-        {name}
-      </Txt>
-      <Txt look="quiet">{facts.filter(Boolean).join(' · ')}</Txt>
-    </View>
-  );
-}
-
 const styles = StyleSheet.create({
   split: { flex: 1, flexDirection: 'row', minHeight: 0 },
   list: { flex: 1, minWidth: 0, backgroundColor: colour.ground },
   top: { padding: space.m, paddingTop: 14, paddingBottom: space.s, gap: 10 },
   kinds: { gap: space.s },
   rows: { flex: 1, minHeight: 0 },
-  foot: { paddingBottom: 84 },
-  family: {
-    height: 36,
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: space.s + 2,
-    paddingHorizontal: space.m,
-    backgroundColor: colour.ground,
-    borderBottomWidth: 1,
-    borderBottomColor: colour.hairline,
-  },
-  dot: { width: 14, height: 14, borderRadius: radius.s - 1 },
-  familyName: { flex: 1, fontSize: 14.5 },
   add: { position: 'absolute', right: space.m, bottom: space.m },
   pane: { width: 380, borderLeftWidth: 1, borderLeftColor: colour.hairline },
 });

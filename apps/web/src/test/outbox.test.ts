@@ -67,7 +67,7 @@ test('what a full disk takes not is kept, and done as soon as there is room', as
       full-- > 0 ? new Refused({ status: 507, code: 'disk_full', title: 'The disk is full.' }) : done,
   });
   const { answer } = await outbox.keep({ command: command(1), change: told, heard: false });
-  await waitFor(() => expect(outbox.now()).toMatchObject({ stuck: true, because: 'The disk is full.' }));
+  await waitFor(() => expect(outbox.now()).toMatchObject({ stuck: true, because: 'disk_full' }));
   outbox.reached();
   expect(outbox.now().stuck).toBe(true);
   await answer;

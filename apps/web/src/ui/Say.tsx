@@ -35,16 +35,22 @@ export function SayProvider({ children }: { readonly children: ReactNode }) {
   return (
     <SayContext.Provider value={say}>
       {children}
-      <Snackbar
-        key={saying?.at}
-        visible={saying !== null}
-        onDismiss={close}
-        duration={STAYS_MS}
-        wrapperStyle={styles.wrapper}
-        action={takeBack ? { label: words.undo, onPress: takeBack, labelStyle: styles.label } : undefined}
-      >
-        {saying?.text ?? ''}
-      </Snackbar>
+      {/* Only while it speaks: the first screen need not know it. */}
+      {saying && (
+        <Snackbar
+          key={saying.at}
+          visible
+          onDismiss={close}
+          duration={STAYS_MS}
+          icon="close"
+          onIconPress={close}
+          iconAccessibilityLabel={words.dismiss}
+          wrapperStyle={styles.wrapper}
+          action={takeBack ? { label: words.undo, onPress: takeBack, labelStyle: styles.label } : undefined}
+        >
+          {saying.text}
+        </Snackbar>
+      )}
     </SayContext.Provider>
   );
 }

@@ -26,7 +26,7 @@ export const MENU: readonly AppPlace[] = [
 ];
 
 /** Screens of the wall that have addresses of their own. */
-const ON_THE_WALL = ['/rack', '/storage'];
+const ON_THE_WALL = ['/rack', '/storage', '/elsewhere'];
 
 /** Whether a screen is a place, or below it. */
 export const isAt = ({ path }: AppPlace, here: string): boolean =>

@@ -13,9 +13,10 @@ import type { Place, UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { order, routes } from '../api/client';
-import { hasPlace, isLoose, mainOf, useRoom, type Contents, type Living } from '../api/contents';
+import { hasPlace, isLoose, mainOf, toReachIn, useRoom, type Contents, type Living } from '../api/contents';
 import { usePreferences, type Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
+import { placeWord, sayToReach } from '../copy/places';
 import { sayLotAmount, sayLotWhat } from '../copy/lots';
 import { sayWarning } from '../copy/reasons';
 import { sayLastUsed } from '../copy/history';
@@ -116,6 +117,7 @@ function Occupied({ living: { supply, lot }, unit, slots, slot, stash }: Occupie
   const answer = mayLive({ supply, lot }, { unit, cell: lot.spot?.cell ?? null }, room);
   const what = sayLotWhat(lot, preferences.units);
   const wants = formOf(supply.kind, supply.form).orientation;
+  const first = toReachIn(unit, slots, slot);
   return (
     <>
       <View style={styles.thing}>
@@ -133,6 +135,7 @@ function Occupied({ living: { supply, lot }, unit, slots, slot, stash }: Occupie
           </Txt>
         </View>
       </View>
+      {first > 0 && <Txt>{sayToReach(unit.model, first)}</Txt>}
       {beside.length > 0 && <Txt look="quiet">Beside it: {beside.join(' · ')}</Txt>}
       {answer !== null &&
         !isRefusal(answer) &&
@@ -197,12 +200,12 @@ function Open({ unit, place, stash }: { unit: UnitView; place: Place; stash: Sta
       ? []
       : [{ supply, lot }];
   });
-  const here = place.cell === null ? 'box' : 'slot';
+  const here = placeWord(unit.model);
   return (
     <>
       <Txt>
         {waiting.length === 0
-          ? `This ${here} is open, and everything that fits it has a place already.`
+          ? `This ${here} is open, and everything that fits it${place.cell === null ? ' now' : ''} has a place already.`
           : `This ${here} is open. ${many(waiting.length, 'thing')} without a place would fit:`}
       </Txt>
       {waiting.length > 0 && <CapNote unitId={unit.id} />}

@@ -27,7 +27,9 @@ const HEAD_PX = 30;
 
 /** The room's units, to scale and full of colour. Search dims what does not match; a tap says what lives in a slot. */
 export function WallScreen({ panel: Panel }: { readonly panel: ComponentType<SlotPanelProps> }) {
-  const { stash, error } = useStash();
+  const { stash: whole, error } = useStash();
+  // First the field, then rack after rack.
+  const stash = useGradually(1) > 0 ? whole : undefined;
   const wide = useWide();
   const [query, setQuery] = useState('');
   const [choice, setChoice] = useState<SlotChoice | null>(null);
@@ -84,7 +86,7 @@ export function WallScreen({ panel: Panel }: { readonly panel: ComponentType<Slo
           </Txt>
         )}
         {/* What does not need the stash stands at once. */}
-        {!stash && <Waiting error={error} />}
+        {!whole && <Waiting error={error} />}
         {stash && units.length === 0 && <Note>{words.emptyWall}</Note>}
         <View style={styles.columns} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
           {width > 0 &&
@@ -108,10 +110,12 @@ export function WallScreen({ panel: Panel }: { readonly panel: ComponentType<Slo
               </View>
             ))}
         </View>
-        <View style={styles.acts}>
-          <Button label="Put up a rack" icon="plus" onPress={() => router.push('/rack')} />
-          <Button label="All storage" onPress={() => router.push('/storage')} />
-        </View>
+        {shown === units.length && (
+          <View style={styles.acts}>
+            <Button label="Put up a rack" icon="plus" onPress={() => router.push('/rack')} />
+            <Button label="All storage" onPress={() => router.push('/storage')} />
+          </View>
+        )}
         {stash?.supplies.length === 0 && <FirstSteps />}
       </ScrollView>
       {stash && choice && unit && (

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Size } from '../kinds/definition';
-import { fitInSpace } from '../storage/fit';
+import { fitInSpace } from '../fit/inSpace';
 import { evenGrid } from '../storage/models/grid';
 import { holdsOf } from '../storage/models/models';
 import { keyed } from './order';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { fitInSpace, waysRound } from './fit';
+import { fitInSpace } from '../fit/inSpace';
+import { turned, turnsFor } from '../fit/turns';
 import { isRefusal, mayLive, type Lodger, type RoomNow } from './mayLive';
 import { misfits } from './misfit';
 import { evenGrid } from './models/grid';
@@ -92,8 +93,8 @@ test.each([
 
 test('a closed front lets nothing stick out; what wants no particular way may lie on its side', () => {
   expect(fitInSpace(size(10, 10, 80), size(20, 20, 60), { openFront: false })?.code).toBe('too_deep');
-  expect(waysRound(size(1, 2, 3), 'flat')).toHaveLength(2);
-  expect(new Set(waysRound(size(1, 2, 3)).map((way) => JSON.stringify(way))).size).toBe(6);
+  expect(turnsFor('flat')).toHaveLength(2);
+  expect(new Set(turnsFor().map((turn) => JSON.stringify(turned(size(1, 2, 3), turn)))).size).toBe(6);
 });
 
 test('what fits still fits when it is smaller or the space larger', () => {

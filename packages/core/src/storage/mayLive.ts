@@ -1,13 +1,15 @@
-import type { Trait } from '../kinds/definition';
+import type { Size, Trait } from '../kinds/definition';
 import { formOf } from '../kinds/registry';
+import { careFor, type CareId, type PlaceMark } from './care';
 import { badCompany } from './company';
 import { areNeighbours } from './models/grid';
 import type { Model } from './models/models';
 import { bodyOf, type Bodied } from '../stash/body';
 import type { Holding } from '../stash/holding';
 import { inStash } from '../stash/standing';
-import type { Size } from '../kinds/definition';
-import { fitAnyWay, waysRound, type FitRefusal } from './fit';
+import { fitAnyWay, firstWay, type FitRefusal } from '../fit/inSpace';
+import { boreRefusal } from '../fit/rod';
+import { TURNS, turnsFor, type Turn } from '../fit/turns';
 import { holdsOf, isSpotOf } from './models/models';
 import type { Spot } from '../stash/spot';
 import { HAND_ID, isOnWall, type Unit } from './unit';
@@ -22,7 +24,13 @@ export interface Lodger {
 /** Why a thing may not live in a place, in measured values. */
 export type Refusal =
   | FitRefusal
-  | { readonly code: 'off_wall' | 'no_such_spot' | 'wrong_kind' | 'let_go' }
+  | { readonly code: 'off_wall' | 'no_such_spot' | 'wrong_kind' | 'let_go' | 'no_hole' }
+  /** The length or height things share is taken; or the rod is thicker than the hole. */
+  | {
+      readonly code: 'run_full' | 'stack_full' | 'bore_too_small';
+      readonly needUm: number;
+      readonly haveUm: number;
+    }
   | { readonly code: 'taken'; readonly by: string }
   | { readonly code: 'limit_reached'; readonly have: number; readonly of: number };
 
@@ -36,7 +44,9 @@ export type Warning =
       readonly trait: Trait;
       readonly suffers: 'thing' | 'other';
     }
-  | { readonly code: 'kept_for_others' | 'belongs_elsewhere' };
+  | { readonly code: 'kept_for_others' | 'belongs_elsewhere' }
+  /** What the place does to it, by rule. */
+  | { readonly code: 'care'; readonly rule: CareId };
 
 /** What must be known of the room beside the spot itself. */
 export interface RoomNow {
@@ -46,6 +56,8 @@ export interface RoomNow {
   ) => readonly (Lodger & { readonly lot: { readonly spot: Spot | null } })[];
   /** Supplies a unit is kept for, those of a palette or a drawer; undefined for one that takes all. */
   readonly keptFor?: (unitId: string) => ReadonlySet<string> | undefined;
+  /** What it is like in a unit; as the unit alone says where nobody answers. */
+  readonly marksOf?: (unit: Unit) => ReadonlySet<PlaceMark>;
   /** The unit a supply is kept in, where one was decided on. */
   readonly homeOf?: (supplyId: string) => string | undefined;
 }
@@ -74,10 +86,13 @@ export function mayLive(
   const moved = thing.lot.spot?.unitId !== unit.id;
   if (moved && rules.cap !== undefined && others.length >= rules.cap)
     return { code: 'limit_reached', have: others.length, of: rules.cap };
+  const crowded = crowding(thing, model, cell, others);
+  if (crowded && !('warns' in crowded)) return crowded;
   const warnings = [
-    ...crowding(thing, unit, cell, others),
+    ...(crowded ? [crowded.warns] : []),
     ...company(thing, model, cell, others),
     ...keeping(thing.supply.id, unit.id, room),
+    ...caring(thing, unit, room),
   ];
   return warnings.length > 0 ? warnings : null;
 }
@@ -97,9 +112,31 @@ export function suits(
   if (!isOnWall(unit)) return { code: 'off_wall' };
   if (!rules.kinds.includes(supply.kind)) return { code: 'wrong_kind' };
   const holds = holdsOf(model);
-  return fitAnyWay(waysOf(supply, bodyOf(supply, lot).one, holds.shares), holds.space(cell), {
-    openFront: holds.openFront,
-  });
+  return (
+    onRod(supply, model) ??
+    fitAnyWay(bodyOf(supply, lot).one, turnsOf(supply, model), holds.space(cell), {
+      openFront: holds.openFront,
+    })
+  );
+}
+
+/** What hangs on a rod has a hole, and one that the rod goes through; a hole nobody measured is not held against it. */
+function onRod({ kind, form, facts }: Bodied, model: Model): Refusal | null {
+  if (model.model !== 'run' || model.how !== 'rod') return null;
+  if (formOf(kind, form).end !== 'ring') return { code: 'no_hole' };
+  const bore = facts.attributes?.bore;
+  return typeof bore === 'number' ? boreRefusal(bore, model.rodUm ?? 0) : null;
+}
+
+/** The outside of one of a lot the way round it goes into a place; null where it does not. */
+export function wayIn(
+  { supply, lot }: Lodger,
+  { unit, cell }: { readonly unit: Unit; readonly cell: number | null },
+): Size | null {
+  const { model } = unit;
+  if (!model) return null;
+  const { openFront, space } = holdsOf(model);
+  return firstWay(bodyOf(supply, lot).one, turnsOf(supply, model), space(cell), { openFront });
 }
 
 /** Lots of a unit that it would not take, as it is or as it is about to be. */
@@ -108,20 +145,34 @@ export const unfitIn = <T extends Lodger & { readonly lot: { readonly spot: Spot
   things: readonly T[],
 ): T[] => things.filter((thing) => suits(thing, { unit, cell: thing.lot.spot?.cell ?? null }) !== null);
 
-/** Loose things lie as they fall; elsewhere they stand as their form wants. */
-const waysOf = (supply: Bodied, one: Size, loose: boolean): readonly Size[] =>
-  waysRound(one, loose ? 'any' : formOf(supply.kind, supply.form).orientation?.wants);
+/** Loose things lie as they fall; elsewhere they stand as their form wants, or as the place has it. */
+function turnsOf({ kind, form }: Bodied, model: Model): readonly Turn[] {
+  const { ways } = holdsOf(model);
+  if (ways === 'any') return TURNS;
+  return ways === 'as wanted' ? turnsFor(formOf(kind, form).orientation?.wants) : ways;
+}
 
-function crowding(thing: Lodger, unit: Unit, cell: number | null, others: readonly Lodger[]): Warning[] {
-  if (!unit.model) return [];
-  const holds = holdsOf(unit.model);
-  const { all } = bodyOf(thing.supply, thing.lot);
-  const full = holds.fill([all, ...others.map(({ supply, lot }) => bodyOf(supply, lot).all)]);
-  if (full) return full.haveUl > full.ofUl ? [{ code: 'too_full', ...full }] : [];
-  const tight = fitAnyWay(waysOf(thing.supply, all, false), holds.space(cell), {
-    openFront: holds.openFront,
-  });
-  return tight ? [{ code: 'too_thick', needUm: tight.needUm, haveUm: tight.haveUm }] : [];
+/** What is too much for a place: of what things share there, a no or a warning; of a cell of one's own, a warning. */
+function crowding(
+  { supply, lot }: Lodger,
+  model: Model,
+  cell: number | null,
+  others: readonly Lodger[],
+): Refusal | { readonly warns: Warning } | null {
+  const holds = holdsOf(model);
+  const { all } = bodyOf(supply, lot);
+  const there = others.map((other) => bodyOf(other.supply, other.lot).all);
+  const full = holds.fill([...there, all]);
+  if (!full) {
+    const tight = fitAnyWay(all, turnsOf(supply, model), holds.space(cell), { openFront: holds.openFront });
+    return tight && { warns: { code: 'too_thick', needUm: tight.needUm, haveUm: tight.haveUm } };
+  }
+  const { measure, have, of } = full;
+  if (have <= of) return null;
+  if (holds.overflows === 'too full') return { warns: { code: 'too_full', haveUl: have, ofUl: of } };
+  const before = holds.fill(there)?.have ?? 0;
+  const code = measure === 'length' ? 'run_full' : 'stack_full';
+  return { code, needUm: have - before, haveUm: Math.max(0, of - before) };
 }
 
 /** Neighbours one of which suffers from the other: all that lie loose together, in cells those beside, above and below. */
@@ -141,6 +192,16 @@ function company(
     if (bad) return [{ code: 'bad_company', by: supply.id, ...bad }];
   }
   return [];
+}
+
+/** What the place does to the thing, but for what the person left so with a reason. */
+function caring({ supply, lot }: Lodger, unit: Unit, { marksOf }: RoomNow): Warning[] {
+  const marks = marksOf?.(unit) ?? new Set(unit.facts.marks);
+  if (marks.size === 0) return [];
+  const left = new Set(unit.facts.accepted?.map(({ rule }) => rule));
+  return careFor(supply, marks, bodyOf(supply, lot).massMg)
+    .filter((rule) => !left.has(rule))
+    .map((rule) => ({ code: 'care', rule }));
 }
 
 function keeping(supplyId: string, unitId: string, { keptFor, homeOf }: RoomNow): Warning[] {

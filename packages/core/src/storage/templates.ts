@@ -3,6 +3,8 @@ import { evenGrid } from './models/grid';
 import type { GridModel } from './models/gridSchema';
 import type { LooseModel } from './models/looseSchema';
 import type { Model } from './models/models';
+import type { RunModel } from './models/runSchema';
+import type { StackModel } from './models/stackSchema';
 
 /** A kind of unit a person can put up: sizes and rules to start from, all of which can be changed. */
 export interface UnitTemplate {
@@ -18,6 +20,25 @@ export interface UnitTemplate {
 const cells = (rows: number, columns: number, cell: Size, wallMm: number, frontMm = 0): GridModel =>
   evenGrid(rows, columns, cell, { wallUm: wallMm * 1000, frontUm: frontMm * 1000 });
 const USUAL_FILL_PERCENT = 70;
+/** A length that things share: how they do, its inside, and a lip in front or a rod, in mm. */
+const run = (
+  how: RunModel['how'],
+  { widthUm, ...inside }: Size,
+  { lipMm = 0, fingerMm = 0, rodMm }: { lipMm?: number; fingerMm?: number; rodMm?: number } = {},
+): RunModel => ({
+  model: 'run',
+  how,
+  lengthUm: widthUm,
+  ...inside,
+  lipUm: lipMm * 1000,
+  fingerUm: fingerMm * 1000,
+  ...(rodMm === undefined ? {} : { rodUm: rodMm * 1000 }),
+});
+const pile = (inside: Size, fingerMm: number): StackModel => ({
+  model: 'stack',
+  ...inside,
+  fingerUm: fingerMm * 1000,
+});
 const box = (inside: Size): LooseModel => ({ model: 'loose', ...inside, fillPercent: USUAL_FILL_PERCENT });
 
 export const UNIT_TEMPLATES: readonly UnitTemplate[] = [
@@ -111,6 +132,69 @@ export const UNIT_TEMPLATES: readonly UnitTemplate[] = [
     holds: ['companion'],
     end: 'cap',
     model: cells(1, 10, envelope(65, 320, 50), 3, 200),
+  },
+  {
+    id: 'spool-rod',
+    name: 'Spool rod',
+    holds: ['ribbon'],
+    end: 'bar',
+    model: run('rod', envelope(450, 110, 110), { rodMm: 12 }),
+  },
+  {
+    id: 'spool-shelf',
+    name: 'Spool shelf',
+    holds: ['ribbon'],
+    end: 'ring',
+    model: run('stand', envelope(600, 100, 60), { lipMm: 20 }),
+  },
+  {
+    id: 'gutter',
+    name: 'Gutter',
+    holds: ['ribbon', 'marker', 'companion'],
+    end: 'ring',
+    model: run('stand', envelope(1000, 80, 90), { lipMm: 40 }),
+  },
+  {
+    id: 'bottle-rail',
+    name: 'Bottle rail',
+    holds: ['ink', 'companion'],
+    end: 'cap',
+    model: run('rail', envelope(400, 140, 50), { lipMm: 30 }),
+  },
+  {
+    id: 'hook-rail',
+    name: 'Hook rail',
+    holds: ['ribbon', 'companion'],
+    end: 'pocket',
+    model: run('hooks', envelope(600, 200, 60)),
+  },
+  {
+    id: 'magazine-file',
+    name: 'Magazine file',
+    holds: ['cardstock', 'sticker'],
+    end: 'edge',
+    model: run('file', envelope(100, 320, 320), { lipMm: 120, fingerMm: 10 }),
+  },
+  {
+    id: 'sheet-file',
+    name: 'Sheet file',
+    holds: ['cardstock', 'sticker'],
+    end: 'edge',
+    model: run('file', envelope(380, 320, 320), { lipMm: 200, fingerMm: 40 }),
+  },
+  {
+    id: 'sheet-tray',
+    name: 'Flat sheet tray',
+    holds: ['cardstock', 'sticker'],
+    end: 'bar',
+    model: pile(envelope(320, 40, 320), 8),
+  },
+  {
+    id: 'shallow-drawer',
+    name: 'Shallow drawer',
+    holds: ['cardstock', 'sticker', 'ink', 'companion'],
+    end: 'bar',
+    model: pile(envelope(350, 60, 400), 10),
   },
   {
     id: 'drawer',

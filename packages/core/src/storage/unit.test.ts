@@ -86,7 +86,9 @@ test('sizes that are no sizes are refused with a sentence', () => {
     'The depth must be a measure, such as 35 mm.',
   );
   expect(refused({ ...box, fillPercent: 0 })).toMatch(/tenth/);
-  expect(refused({ model: 'heap' })).toBe('A place holds things in cells or loose.');
+  expect(refused({ model: 'heap' })).toBe(
+    'A place holds things in cells, side by side, on one another or loose.',
+  );
 });
 
 test('a unit knows its room, its path and what an open place of it looks like', () => {

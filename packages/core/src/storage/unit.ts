@@ -1,5 +1,6 @@
 import type { Kind, VisibleEnd } from '../kinds/definition';
 import { formOf, KIND_DEFINITIONS } from '../kinds/registry';
+import type { PlaceMark } from './care';
 import type { Model } from './models/models';
 import { holdsOf } from './models/models';
 import { findTemplate, type UnitTemplate } from './templates';
@@ -85,6 +86,12 @@ export function pathTo<U extends Pick<Unit, 'id' | 'parentId'>>(
   }
   return path;
 }
+
+/** What it is like in a unit: its own marks and those of everything it stands in. */
+export const marksIn = <U extends Pick<Unit, 'id' | 'parentId' | 'facts'>>(
+  unit: U,
+  byId: ReadonlyMap<string, U>,
+): ReadonlySet<PlaceMark> => new Set(pathTo(unit, byId).flatMap(({ facts }) => facts.marks ?? []));
 
 /** A unit just as its template says, not put up yet. */
 export const unitFromTemplate = ({ id, name, holds, model }: UnitTemplate): Unit => ({

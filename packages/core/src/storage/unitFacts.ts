@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { KINDS } from '../kinds/definition';
 import { lineOf } from '../text/schema';
+import { CARE_IDS, PLACE_MARKS } from './care';
 
 /** Where a unit stands in its life. A spare or retired one is off the wall and takes no supplies. */
 export const STANDINGS = ['active', 'worn', 'spare', 'retired'] as const;
@@ -30,6 +31,13 @@ export const unitFactsSchema = z.strictObject({
   /** Where a spare or retired one is kept. */
   keptAt: text(120, 'Where it is kept').optional(),
   reach: z.enum(REACHES).optional(),
+  /** What it is like there; what stands in it is like that too. */
+  marks: z.array(z.enum(PLACE_MARKS)).max(PLACE_MARKS.length).optional(),
+  /** What was said about this place and is left so, with the person's reason. */
+  accepted: z
+    .array(z.strictObject({ rule: z.enum(CARE_IDS), because: text(200, 'The reason') }))
+    .max(CARE_IDS.length)
+    .optional(),
   /** When labels were printed, and what they said (`labelPrint`). */
   labelled: z.object({ on: z.iso.date(), print: z.string().max(64) }).optional(),
 });

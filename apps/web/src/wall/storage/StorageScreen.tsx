@@ -11,7 +11,7 @@ import { Columns } from '../../ui/Columns';
 import { Flag, Note } from '../../ui/Note';
 import { Page } from '../../ui/Page';
 import { Txt } from '../../ui/Txt';
-import { sayFilled, UnitHead } from '../../draw/UnitBlock';
+import { UnitHead, useSayFilled } from '../../draw/UnitBlock';
 import { KindLimits } from './KindLimits';
 import { Needs } from './Needs';
 import { usePains } from '../../judge/PainList';
@@ -23,6 +23,7 @@ export function StorageScreen() {
   const { unit: chosen } = useLocalSearchParams<{ unit?: string }>();
   const { stash, error } = useStash();
   const { slots, judged } = usePains(stash);
+  const sayFilled = useSayFilled();
   if (!stash) return <Waiting error={error} />;
   const current = stash.wall.units.find(({ id }) => id === chosen);
   if (current)

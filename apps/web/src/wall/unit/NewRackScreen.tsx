@@ -68,7 +68,7 @@ function NewRack({ start, kept }: { readonly start: UnitTemplate; readonly kept:
         first={
           <>
             {!wide && <UnitPreview unit={drawn} contents={[]} units={units} />}
-            <UnitFields control={form.control} how={said.how} />
+            <UnitFields control={form.control} how={said.how} way={said.way} />
             {add.error && <Note sort="error">{add.error.message}</Note>}
             <Caution id="heavy.new">{words.heavy}</Caution>
             <Button

@@ -1,13 +1,23 @@
-import { REACHES, ROOM_ID, STANDINGS, suits, type UnitFacts } from '@red-shelf/core';
+import {
+  CARE_IDS,
+  marksIn,
+  PLACE_MARKS,
+  REACHES,
+  ROOM_ID,
+  STANDINGS,
+  suits,
+  type UnitFacts,
+} from '@red-shelf/core';
 import type { EditedUnit, UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { order, routes } from '../../api/client';
-import { massIn, type Contents, type Living } from '../../api/contents';
+import { freeIn, massIn, type Contents, type Living } from '../../api/contents';
 import { usePreferences } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { sayAboutMass } from '../../copy/measure';
+import { sayFree } from '../../copy/places';
 import { unitTitle } from '../../copy/supply';
 import { listOf, many, words } from '../../copy/words';
 import { ChoiceField } from '../../form/bound';
@@ -22,6 +32,7 @@ import { Note } from '../../ui/Note';
 import { Page } from '../../ui/Page';
 import { Txt } from '../../ui/Txt';
 import { useWide } from '../../ui/useWide';
+import { Marks, PlaceCare } from './PlaceCare';
 import { readUnit, saidOf } from './said';
 import { UnitFields } from './UnitFields';
 import { UnitPreview } from './UnitPreview';
@@ -39,6 +50,8 @@ const restSaid = z.object({
   keptAt: z.string(),
   after: z.string(),
   parent: z.string(),
+  marks: z.array(z.enum(PLACE_MARKS)),
+  accepted: z.array(z.object({ rule: z.enum(CARE_IDS), because: z.string() })),
 });
 
 interface UnitEditProps {
@@ -71,9 +84,19 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
     keptAt: unit.facts.keptAt ?? '',
     after: before?.id ?? FIRST,
     parent: unit.parentId ?? ROOM_ID,
+    marks: unit.facts.marks ?? [],
+    accepted: unit.facts.accepted ?? [],
   });
-  const { after, parent, ...stands } = rest.said;
-  const facts = sparse({ ...unit.facts, ...stands }, { standing: 'active', reach: 'mid', keptAt: '' });
+  const { after, parent, marks, accepted, ...stands } = rest.said;
+  const facts = sparse(
+    {
+      ...unit.facts,
+      ...stands,
+      marks: marks.length > 0 ? marks : undefined,
+      accepted: accepted.length > 0 ? accepted : undefined,
+    },
+    { standing: 'active', reach: 'mid', keptAt: '' },
+  );
   const done = (): void => {
     clear();
     rest.clear();
@@ -84,6 +107,8 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
   });
   const planned = { ...drawn, facts };
   const leaving = unfit(planned, slots);
+  const shared = freeIn(planned, slots);
+  const overfull = shared && shared.measure !== 'volume' && shared.have > shared.of ? shared : null;
   const inside = slots.filter((slot) => slot !== null).length;
   // What stands on a shelf is what it has to carry.
   const mass = massIn(slots);
@@ -119,7 +144,7 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
         first={
           <>
             {!wide && <UnitPreview unit={planned} contents={slots} units={preferences.units} />}
-            <UnitFields control={form.control} how={said.how} />
+            <UnitFields control={form.control} how={said.how} way={said.way} />
             <ChoiceField control={rest.control} name="standing" label="Standing" options={STANDINGS} />
             {(stands.standing === 'spare' || stands.standing === 'retired') && (
               <Field
@@ -150,7 +175,17 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
               options={[FIRST, ...others.map(({ id }) => id)]}
               say={titleOf}
             />
+            <Marks value={marks} onChange={(next) => rest.set('marks', next)} />
+            <PlaceCare
+              accepted={accepted}
+              onAccept={(next) => rest.set('accepted', next)}
+              contents={slots}
+              marks={marksIn({ ...planned, parentId: parent }, new Map(units.map((each) => [each.id, each])))}
+            />
             {leaving.length > 0 && <Leaving things={leaving} />}
+            {overfull && (
+              <Note sort="attention">{`It would be ${sayFree(overfull, preferences.units)}: some must live elsewhere.`}</Note>
+            )}
             {keep.error && <Note sort="error">{keep.error.message}</Note>}
             <Caution id={`heavy.${unit.id}`}>{words.heavy}</Caution>
             <View style={styles.row}>
@@ -163,6 +198,12 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
         second={
           <>
             {wide && <UnitPreview unit={planned} contents={slots} units={preferences.units} />}
+            {inside > 0 && (
+              <Button
+                label="Where else would it all fit?"
+                onPress={() => router.push(`/elsewhere?unit=${unit.id}`)}
+              />
+            )}
             <Labels unit={unit} slots={slots} />
           </>
         }

@@ -7,9 +7,21 @@ import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Note } from '../../ui/Note';
 import { Txt } from '../../ui/Txt';
-import type { UnitSaid } from './said';
+import type { How, UnitSaid } from './said';
 
-const HOW_WORDS = { cells: 'in cells', loose: 'loose, as they fall' } as const;
+const HOW_WORDS: Readonly<Record<How, string>> = {
+  cells: 'in cells',
+  run: 'side by side',
+  stack: 'on one another',
+  loose: 'loose, as they fall',
+};
+const WAY_WORDS: Readonly<Record<UnitSaid['way'], string>> = {
+  stand: 'stand on a shelf or in a gutter',
+  rail: 'stand on a rail',
+  rod: 'hang on a rod',
+  hooks: 'hang on hooks',
+  file: 'stand filed, edges up',
+};
 const FILLING_WORDS = { rows: 'row by row', columns: 'column by column', snake: 'as a snake' } as const;
 
 const wordOf = <K extends string>(words: Readonly<Record<K, string>>, word: string): K | undefined =>
@@ -19,9 +31,11 @@ const wordOf = <K extends string>(words: Readonly<Record<K, string>>, word: stri
 export function UnitFields({
   control,
   how,
+  way,
 }: {
   readonly control: Control<UnitSaid>;
-  readonly how: UnitSaid['how'];
+  readonly how: How;
+  readonly way: UnitSaid['way'];
 }) {
   return (
     <>
@@ -43,7 +57,9 @@ export function UnitFields({
           />
         )}
       />
-      {how === 'cells' ? <Cells control={control} /> : <Inside control={control} />}
+      {how === 'cells' && <Cells control={control} />}
+      {how === 'run' && <Run control={control} way={way} />}
+      {(how === 'stack' || how === 'loose') && <Inside control={control} how={how} />}
       <MadeFor control={control} />
     </>
   );
@@ -99,7 +115,45 @@ function Cells({ control }: { readonly control: Control<UnitSaid> }) {
   );
 }
 
-function Inside({ control }: { readonly control: Control<UnitSaid> }) {
+function Run({ control, way }: { readonly control: Control<UnitSaid>; readonly way: UnitSaid['way'] }) {
+  return (
+    <>
+      <Controller
+        control={control}
+        name="way"
+        render={({ field }) => (
+          <Choice
+            label="They"
+            options={Object.values(WAY_WORDS)}
+            value={WAY_WORDS[field.value]}
+            onChange={(word) => field.onChange(wordOf(WAY_WORDS, word) ?? 'stand')}
+          />
+        )}
+      />
+      <View style={styles.row}>
+        <Field control={control} name="width" label="Length inside" />
+        <Field control={control} name="height" label="Height inside" />
+        <Field
+          control={control}
+          name="inner"
+          label="Depth inside"
+          {...(way === 'rod' ? { hint: 'twice as far as the rod is from the wall' } : {})}
+        />
+      </View>
+      <View style={styles.row}>
+        {way === 'rod' ? (
+          <Field control={control} name="rod" label="Rod, across" hint="12 mm, or 1/2 in" />
+        ) : (
+          <Field control={control} name="lip" label="Lip in front" hint="how high; 0 where there is none" />
+        )}
+        <Field control={control} name="finger" label="Keep free" hint="length for a finger to leaf" />
+        <Limit control={control} />
+      </View>
+    </>
+  );
+}
+
+function Inside({ control, how }: { readonly control: Control<UnitSaid>; readonly how: 'stack' | 'loose' }) {
   return (
     <>
       <View style={styles.row}>
@@ -108,7 +162,11 @@ function Inside({ control }: { readonly control: Control<UnitSaid> }) {
         <Field control={control} name="inner" label="Depth inside" />
       </View>
       <View style={styles.row}>
-        <Field control={control} name="fill" label="Full at, percent" hint="leave room for fingers" />
+        {how === 'loose' ? (
+          <Field control={control} name="fill" label="Full at, percent" hint="leave room for fingers" />
+        ) : (
+          <Field control={control} name="finger" label="Keep free above" hint="for a hand to lift the pile" />
+        )}
         <Limit control={control} />
       </View>
     </>

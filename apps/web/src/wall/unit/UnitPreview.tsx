@@ -4,6 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import type { Contents } from '../../api/contents';
 import { many } from '../../copy/words';
 import { sayLength, type Units } from '../../copy/measure';
+import { sayShared } from '../../copy/places';
 import { space } from '../../theme/tokens';
 import { Txt } from '../../ui/Txt';
 import { useWide } from '../../ui/useWide';
@@ -28,8 +29,9 @@ export function UnitPreview({ unit, contents, units }: UnitPreviewProps) {
   const holds = holdsOf(unit.model);
   const { widthUm, heightUm, depthUm } = holds.space(holds.shares ? null : 0);
   const inside = [widthUm, heightUm, depthUm].map((um) => sayLength(um, units)).join(' × ');
-  const said = holds.shares
-    ? `${inside} inside: about ${Math.round((holds.fill([])?.ofUl ?? 0) / 100_000) / 10} litres of things.`
+  const shared = holds.fill([]);
+  const said = shared
+    ? `${inside} inside: ${sayShared(shared, units)}.`
     : `${many(placesIn(unit), 'slot')}, the first ${inside} inside; ${sayLength(size.w, units)} wide in all.`;
   return (
     <View style={styles.preview}>

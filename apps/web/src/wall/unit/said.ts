@@ -1,6 +1,7 @@
 import {
   evenGrid,
   FILLINGS,
+  holdsOf,
   KINDS,
   MOST_COLUMNS,
   MOST_ROWS,
@@ -10,16 +11,24 @@ import {
   type GridModel,
   type Kind,
   type Model,
+  type Size,
   type UnitRules,
 } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { readMeasure, sayLength, type Units } from '../../copy/measure';
 
+type RunModel = Extract<Model, { model: 'run' }>;
+/** How things are held, as it is chosen; the model each stands for. */
+const MODEL_OF = { cells: 'grid', run: 'run', stack: 'stack', loose: 'loose' } as const;
+export type How = keyof typeof MODEL_OF;
+const howOf = (model: Model | null): How =>
+  (Object.keys(MODEL_OF) as How[]).find((how) => MODEL_OF[how] === model?.model) ?? 'cells';
+
 /** A unit as it is typed: sizes as a crafter says them. */
 export interface UnitSaid {
   readonly name: string;
   readonly label: string;
-  readonly how: 'cells' | 'loose';
+  readonly how: How;
   readonly rows: string;
   /** One height for all rows, or one for each. */
   readonly rowHeight: string;
@@ -34,6 +43,11 @@ export interface UnitSaid {
   readonly height: string;
   readonly inner: string;
   readonly fill: string;
+  /** How things share a length. */
+  readonly way: RunModel['how'];
+  readonly lip: string;
+  readonly finger: string;
+  readonly rod: string;
   readonly kinds: readonly Kind[];
   readonly cap: string;
 }
@@ -53,6 +67,16 @@ const BETWEEN = /\s*(?:[;+]|,\s)\s*/;
 const USUAL_BOX = { widthUm: 300_000, heightUm: 100_000, depthUm: 350_000 };
 const USUAL_CELL = { widthUm: 100_000, heightUm: 25_000, depthUm: 100_000 };
 
+const USUAL_FILL_PERCENT = 70;
+const USUAL_ROD_UM = 12_000;
+const USUAL_RUN = { how: 'stand', lipUm: 0 } as Pick<RunModel, 'how' | 'lipUm' | 'rodUm'>;
+
+/** The inside of what has no cells. */
+function insideOf(model: Model | null): Size {
+  if (!model || model.model === 'grid') return USUAL_BOX;
+  return holdsOf(model).space(null);
+}
+
 const lengths = (list: readonly number[], units: Units): string => {
   const [first = 0] = list;
   return list.every((each) => each === first)
@@ -64,11 +88,12 @@ const lengths = (list: readonly number[], units: Units): string => {
 export function saidOf(unit: Pick<UnitView, 'name' | 'label' | 'model' | 'rules'>, units: Units): UnitSaid {
   const { model, rules } = unit;
   const grid = model?.model === 'grid' ? model : evenGrid(4, 4, USUAL_CELL, { wallUm: 3000 });
-  const box = model?.model === 'loose' ? model : { ...USUAL_BOX, fillPercent: 70 };
+  const box = insideOf(model);
+  const run = model?.model === 'run' ? model : USUAL_RUN;
   return {
     name: unit.name,
     label: unit.label,
-    how: model?.model === 'loose' ? 'loose' : 'cells',
+    how: howOf(model),
     rows: String(grid.rowsUm.length),
     rowHeight: lengths(grid.rowsUm, units),
     columns: String(grid.columnsUm.length),
@@ -81,7 +106,11 @@ export function saidOf(unit: Pick<UnitView, 'name' | 'label' | 'model' | 'rules'
     width: sayLength(box.widthUm, units),
     height: sayLength(box.heightUm, units),
     inner: sayLength(box.depthUm, units),
-    fill: String(box.fillPercent),
+    fill: String(model?.model === 'loose' ? model.fillPercent : USUAL_FILL_PERCENT),
+    way: run.how,
+    lip: sayLength(run.lipUm, units),
+    finger: sayLength(model?.model === 'run' || model?.model === 'stack' ? model.fingerUm : 0, units),
+    rod: sayLength(run.rodUm ?? USUAL_ROD_UM, units),
     kinds: rules.kinds,
     cap: rules.cap === undefined ? '' : String(rules.cap),
   };
@@ -109,6 +138,10 @@ const FIELD_OF: Readonly<Record<string, UnitField>> = {
   widthUm: 'width',
   heightUm: 'height',
   fillPercent: 'fill',
+  lengthUm: 'width',
+  lipUm: 'lip',
+  fingerUm: 'finger',
+  rodUm: 'rod',
 };
 
 class Reader {
@@ -116,12 +149,16 @@ class Reader {
   constructor(private readonly units: Units) {}
 
   model(said: UnitSaid): Model | null {
-    const given = said.how === 'loose' ? this.box(said) : this.grid(said);
+    const given = this[said.how](said);
     if (Object.keys(this.errors).length > 0) return null;
     const checked = modelSchema.safeParse(given);
     if (checked.success) return checked.data;
-    for (const { path, message } of checked.error.issues)
-      this.errors[FIELD_OF[String(path[0])] ?? 'name'] ??= message;
+    for (const { path, message } of checked.error.issues) {
+      const part = String(path[0]);
+      // The depth of a cell and of an inside are typed in two fields.
+      const field = part === 'depthUm' && said.how !== 'cells' ? 'inner' : FIELD_OF[part];
+      this.errors[field ?? 'name'] ??= message;
+    }
     return null;
   }
 
@@ -177,7 +214,7 @@ class Reader {
     return skipped;
   }
 
-  private grid(said: UnitSaid): Model {
+  private cells(said: UnitSaid): Model {
     const rows = this.whole(said.rows, 'rows', MOST_ROWS, 'Rows');
     const columns = this.whole(said.columns, 'columns', MOST_COLUMNS, 'Columns');
     return {
@@ -192,12 +229,36 @@ class Reader {
     };
   }
 
-  private box(said: UnitSaid): Model {
+  private inside(said: UnitSaid): Size {
     return {
-      model: 'loose',
       widthUm: this.length(said.width, 'width'),
       heightUm: this.length(said.height, 'height'),
       depthUm: this.length(said.inner, 'inner'),
+    };
+  }
+
+  private run(said: UnitSaid): Model {
+    const { widthUm: lengthUm, heightUm, depthUm } = this.inside(said);
+    return {
+      model: 'run',
+      how: said.way,
+      lengthUm,
+      heightUm,
+      depthUm,
+      lipUm: this.length(said.lip, 'lip'),
+      fingerUm: this.length(said.finger, 'finger'),
+      ...(said.way === 'rod' ? { rodUm: this.length(said.rod, 'rod') } : {}),
+    };
+  }
+
+  private stack(said: UnitSaid): Model {
+    return { model: 'stack', ...this.inside(said), fingerUm: this.length(said.finger, 'finger') };
+  }
+
+  private loose(said: UnitSaid): Model {
+    return {
+      model: 'loose',
+      ...this.inside(said),
       fillPercent: this.whole(said.fill, 'fill', 100, 'Percent'),
     };
   }

@@ -65,7 +65,12 @@ export const grid: ModelDefinition<GridModel> = {
       depthUm: model.depthUm,
     };
   },
+  ways: () => 'as wanted',
   fill: () => null,
+  overflows: 'refused',
+  // One in a cell: what is there is what one sees, and takes.
+  hidden: () => [],
+  toReach: () => [],
   outside: (model) => ({ w: total(model.columnsUm, model.wallUm), h: total(rowsDrawn(model), model.wallUm) }),
   boxes: (model) => {
     const xs = starts(model.columnsUm, model.wallUm);

@@ -1,5 +1,6 @@
 import type { Size } from '../../kinds/definition';
 import { volumeUl, type Box, type ModelDefinition } from './definition';
+import { SHARED } from './shared';
 import type { LooseModel } from './looseSchema';
 
 const RIM_UM = 4000;
@@ -21,19 +22,40 @@ function inRows(sizes: readonly Size[], w: number, h: number, scale: number): Bo
 
 const SHRINK = 0.86;
 
+/** As many as fill the front, from the last one put in: they lie before or upon the others. */
+function frontRow({ widthUm, heightUm }: LooseModel, contents: readonly Size[]): number[] {
+  const front: number[] = [];
+  let left = widthUm * heightUm;
+  for (let i = contents.length - 1; i >= 0 && left > 0; i--) {
+    const size = contents[i];
+    if (!size) continue;
+    left -= size.widthUm * size.heightUm;
+    front.push(i);
+  }
+  return front;
+}
+function behindOthers(model: LooseModel, contents: readonly Size[]): readonly number[] {
+  const front = new Set(frontRow(model, contents));
+  return contents.flatMap((_, i) => (front.has(i) ? [] : [i]));
+}
+
 export const loose: ModelDefinition<LooseModel> = {
+  ...SHARED,
   id: 'loose',
   name: 'Loose',
-  shares: true,
   openFront: false,
-  cells: () => 0,
-  order: () => [],
-  address: (label) => label,
   space: ({ widthUm, heightUm, depthUm }) => ({ widthUm, heightUm, depthUm }),
+  ways: () => 'any',
   fill: (model, contents) => ({
-    haveUl: contents.reduce((sum, size) => sum + volumeUl(size), 0),
-    ofUl: Math.round((volumeUl(model) * model.fillPercent) / 100),
+    measure: 'volume',
+    have: contents.reduce((sum, size) => sum + volumeUl(size), 0),
+    of: Math.round((volumeUl(model) * model.fillPercent) / 100),
   }),
+  overflows: 'too full',
+  hidden: behindOthers,
+  // What lies behind others is reached by taking out those before it; which ones nobody knows who did not look.
+  toReach: (model, contents, index) =>
+    behindOthers(model, contents).includes(index) ? frontRow(model, contents) : [],
   outside: ({ widthUm, heightUm }) => ({ w: widthUm + 2 * RIM_UM, h: heightUm + 2 * RIM_UM }),
   // Drawn to scale while they go in side by side; what lies behind others is drawn smaller, so that all are seen.
   boxes: (model, contents) => {

@@ -1,10 +1,5 @@
 import { z } from 'zod';
-
-const side = (what: string) =>
-  z
-    .int(`${what} must be a measure, such as 35 mm.`)
-    .min(5000, `${what} must be at least 5 mm.`)
-    .max(3_000_000, `${what} may be at most 3 m.`);
+import { side } from './side';
 
 /**
  * A drawer, box, bin or bag that holds many things without cells. Its inside is given by three sides, not by a volume

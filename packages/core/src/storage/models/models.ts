@@ -1,13 +1,18 @@
-import type { Size } from '../../kinds/definition';
-import type { Box, ModelDefinition } from './definition';
+import type { Size, VisibleEnd } from '../../kinds/definition';
+import type { Turn } from '../../fit/turns';
+import type { Box, Shared, ModelDefinition } from './definition';
 import { grid } from './grid';
 import type { GridModel } from './gridSchema';
 import { loose } from './loose';
 import type { LooseModel } from './looseSchema';
+import { run } from './run';
+import type { RunModel } from './runSchema';
+import { stack } from './stack';
+import type { StackModel } from './stackSchema';
 
-export type Model = GridModel | LooseModel;
+export type Model = GridModel | RunModel | StackModel | LooseModel;
 
-const MODELS: { readonly [M in Model as M['model']]: ModelDefinition<M> } = { grid, loose };
+const MODELS: { readonly [M in Model as M['model']]: ModelDefinition<M> } = { grid, run, stack, loose };
 
 /** A model's definition, bound to its sizes: what every reader asks, whatever the model. */
 export interface Holds {
@@ -17,17 +22,25 @@ export interface Holds {
   readonly order: readonly number[];
   readonly address: (label: string, cell: number | null) => string;
   readonly space: (cell: number | null) => Size;
-  readonly fill: (contents: readonly Size[]) => { readonly haveUl: number; readonly ofUl: number } | null;
+  readonly ways: 'any' | 'as wanted' | readonly Turn[];
+  readonly fill: (contents: readonly Size[]) => Shared | null;
+  readonly overflows: 'refused' | 'too full';
   readonly outside: { readonly w: number; readonly h: number };
   readonly boxes: (contents: readonly Size[]) => readonly Box[];
+  readonly hidden: (contents: readonly Size[]) => readonly number[];
+  readonly toReach: (contents: readonly Size[], index: number) => readonly number[];
+  readonly seen: (end: VisibleEnd) => VisibleEnd;
+  readonly behind: readonly Box[];
   readonly fronts: readonly Box[];
 }
 
 function bind<M extends Model>(definition: ModelDefinition<M>, model: M): Holds {
-  const { shares, openFront } = definition;
+  const { shares, openFront, overflows } = definition;
   return {
     shares,
     openFront,
+    overflows,
+    ways: definition.ways(model),
     cells: definition.cells(model),
     get order() {
       return definition.order(model);
@@ -39,6 +52,12 @@ function bind<M extends Model>(definition: ModelDefinition<M>, model: M): Holds 
       return definition.outside(model);
     },
     boxes: (contents) => definition.boxes(model, contents),
+    hidden: (contents) => definition.hidden(model, contents),
+    toReach: (contents, index) => definition.toReach(model, contents, index),
+    seen: (end) => definition.seen?.(model, end) ?? end,
+    get behind() {
+      return definition.behind?.(model) ?? [];
+    },
     get fronts() {
       return definition.fronts(model);
     },
@@ -51,7 +70,7 @@ const bound = new WeakMap<Model, Holds>();
 export function holdsOf(model: Model): Holds {
   const known = bound.get(model);
   if (known) return known;
-  const made = model.model === 'grid' ? bind(MODELS.grid, model) : bind(MODELS.loose, model);
+  const made = bind(MODELS[model.model] as ModelDefinition<Model>, model);
   bound.set(model, made);
   return made;
 }

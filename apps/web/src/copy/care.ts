@@ -1,0 +1,52 @@
+import { careRule, type CareId, type PlaceMark } from '@red-shelf/core';
+
+/** What a place is like, as one ticks it. */
+export const MARK_WORDS: Readonly<Record<PlaceMark, string>> = {
+  sun: 'sun falls on it',
+  'bare wood': 'unsealed wood',
+  damp: 'damp',
+  heat: 'heat near it',
+  child: 'within a child’s reach',
+  high: 'above the shoulder',
+  loose: 'tall, not fixed',
+};
+
+/** What happens there, and what to do. */
+const CARE_WORDS: Readonly<Record<CareId, { readonly why: string; readonly act: string }>> = {
+  'sun fades': { why: 'Sun fades it', act: 'Put it in the shade, or cover it.' },
+  'wood yellows': {
+    why: 'Unsealed wood yellows paper',
+    act: 'Seal the wood, line it, or put the paper in a sleeve.',
+  },
+  'damp curls': {
+    why: 'Damp curls paper and lets it mould',
+    act: 'Find it a dry place, or a box that closes.',
+  },
+  'damp rusts': { why: 'Damp rusts steel', act: 'Keep it dry.' },
+  'heat and fumes': {
+    why: 'What is dissolved in it burns and gives off fumes, and there is heat near',
+    act: 'Move it to a cool place with air, away from flames and heat tools; keep to what its maker says.',
+  },
+  'heat melts': { why: 'Heat softens what makes it stick', act: 'Keep it cool.' },
+  'child finds': {
+    why: 'It is sharp, small enough to swallow or bad to breathe, and a child reaches this place',
+    act: 'Put it where no child or pet reaches it.',
+  },
+  'heavy and high': {
+    why: 'It is heavy, and above the shoulder',
+    act: 'Keep it between hip and shoulder; do not climb furniture for it.',
+  },
+  'falls over': {
+    why: 'It is heavy, and what it stands in is tall and not fixed',
+    act: 'Fix that to the wall first, as its maker says, or ask somebody qualified; heavy things go lowest.',
+  },
+};
+
+/** A plain sentence about a place, with what to do. */
+export function sayCare(id: CareId): string {
+  const { why, act } = CARE_WORDS[id];
+  return `${why}${careRule(id).sure === 'usual' ? ', usually' : ''}. ${act}`;
+}
+
+/** Where it is written down; nothing where it is nowhere. */
+export const sayCareSource = (id: CareId): string => careRule(id).source ?? '';

@@ -1,0 +1,109 @@
+import { FAMILY_GROUP_INFO } from '@red-shelf/core';
+import { FlashList } from '@shopify/flash-list';
+import { useCallback, useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Where } from '../api/where';
+import { SupplyRow } from '../row/SupplyRow';
+import { colour, radius, space } from '../theme/tokens';
+import { Txt } from '../ui/Txt';
+import { useGradually } from '../ui/useGradually';
+import { useRested } from '../ui/useRested';
+import { useWide } from '../ui/useWide';
+import type { StashRow } from './rows';
+import { SwatchTile } from './SwatchWall';
+
+const TILES_PHONE = 4;
+const TILES_WIDE = 8;
+/** How far beyond what is seen rows are drawn, px: nearly nothing at first, then a row more at a time. */
+const AHEAD_AT_FIRST_PX = 40;
+const AHEAD_STEP_PX = 58;
+const AHEAD_STEPS = 8;
+/** The first few rows stand while the others are drawn, and those a screen shows are measured in one go. */
+const FIRST_ROWS = 5;
+const SCREENFUL = { initialDrawBatchSize: 12 };
+
+interface StashRowsProps {
+  readonly rows: readonly StashRow[];
+  /** Nothing but colours, many in a row. */
+  readonly tiles: boolean;
+  readonly where: Where;
+  /** What was ticked, where many are being chosen. */
+  readonly picked: ReadonlySet<string> | null;
+  readonly chosen: string | undefined;
+  readonly onPress: (id: string) => void;
+}
+
+/** The list itself: families with their supplies, or what was found. */
+export function StashRows({ rows, tiles, where, picked, chosen, onPress }: StashRowsProps) {
+  const wide = useWide();
+  const ahead = useGradually(useRested() ? AHEAD_STEPS : 0);
+  const begun = useGradually(1) > 0;
+  const first = useMemo(() => (begun ? rows : rows.slice(0, FIRST_ROWS)), [begun, rows]);
+  const draw = useCallback(
+    ({ item }: { readonly item: StashRow }) => {
+      if (item.sort === 'family') return <FamilyHead row={item} />;
+      const { supply } = item;
+      const selected = picked ? picked.has(supply.id) : supply.id === chosen;
+      return tiles ? (
+        <SwatchTile supply={supply} selected={selected} onPress={onPress} />
+      ) : (
+        <SupplyRow
+          supply={supply}
+          address={where(supply)}
+          selected={selected}
+          picking={picked !== null}
+          onPress={onPress}
+        />
+      );
+    },
+    [picked, chosen, tiles, where, onPress],
+  );
+  const columns = wide ? TILES_WIDE : TILES_PHONE;
+  return (
+    <FlashList
+      data={first}
+      numColumns={tiles ? columns : 1}
+      keyExtractor={(row) => (row.sort === 'family' ? row.group : row.supply.id)}
+      getItemType={(row) => row.sort}
+      renderItem={draw}
+      extraData={useMemo(() => [chosen, picked, where], [chosen, picked, where])}
+      contentContainerStyle={styles.foot}
+      drawDistance={AHEAD_AT_FIRST_PX + ahead * AHEAD_STEP_PX}
+      overrideProps={SCREENFUL}
+    />
+  );
+}
+
+function FamilyHead({ row }: { readonly row: Extract<StashRow, { sort: 'family' }> }) {
+  const { name, hex } = FAMILY_GROUP_INFO[row.group];
+  const facts = [
+    String(row.count),
+    row.low > 0 && `${row.low} low or out`,
+    row.unplaced > 0 && `${row.unplaced} unplaced`,
+  ];
+  return (
+    <View style={styles.family}>
+      <View style={[styles.dot, { backgroundColor: hex }]} />
+      <Txt look="strong" level={2} style={styles.familyName}>
+        {name}
+      </Txt>
+      <Txt look="quiet">{facts.filter(Boolean).join(' · ')}</Txt>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  foot: { paddingBottom: 84 },
+  family: {
+    height: 36,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.s + 2,
+    paddingHorizontal: space.m,
+    backgroundColor: colour.ground,
+    borderBottomWidth: 1,
+    borderBottomColor: colour.hairline,
+  },
+  dot: { width: 14, height: 14, borderRadius: radius.s - 1 },
+  familyName: { flex: 1, fontSize: 14.5 },
+});

@@ -1,0 +1,65 @@
+import { CARE_IDS, careFor, careRule, PLACE_MARKS, type CareId, type PlaceMark } from './care';
+import { mayLive, type Lodger, type RoomNow } from './mayLive';
+import { evenGrid } from './models/grid';
+import { testUnit } from './test/testUnit';
+import { marksIn, ROOM_ID, type Unit } from './unit';
+
+const EMPTY: RoomNow = { livingIn: () => [] };
+const thing = (kind: Lodger['supply']['kind'], form: string, attributes = {}): Lodger['supply'] => ({
+  id: 's',
+  kind,
+  form,
+  facts: { attributes },
+});
+const LIGHT_MG = 100_000;
+const HEAVY_MG = 3_000_000;
+
+test.each<[CareId, PlaceMark, Lodger['supply'], number]>([
+  ['sun fades', 'sun', thing('cardstock', 'sheet-12'), LIGHT_MG],
+  ['wood yellows', 'bare wood', thing('sticker', 'sheet'), LIGHT_MG],
+  ['damp curls', 'damp', thing('cardstock', 'sheet-12'), LIGHT_MG],
+  ['damp rusts', 'damp', thing('companion', 'die'), LIGHT_MG],
+  ['heat and fumes', 'heat', thing('ink', 'full-pad', { chemistry: 'permanent solvent' }), LIGHT_MG],
+  ['heat melts', 'heat', thing('sticker', 'sheet'), LIGHT_MG],
+  ['child finds', 'child', thing('companion', 'beads'), LIGHT_MG],
+  ['child finds', 'child', thing('marker', 'alcohol-dual'), LIGHT_MG],
+  ['heavy and high', 'high', thing('cardstock', 'sheet-12'), HEAVY_MG],
+  ['falls over', 'loose', thing('cardstock', 'sheet-12'), HEAVY_MG],
+])('%s: where it is %s', (rule, mark, supply, massMg) => {
+  expect(careFor(supply, new Set([mark]), massMg)).toContain(rule);
+  expect(careFor(supply, new Set(PLACE_MARKS.filter((each) => each !== mark)), massMg)).not.toContain(rule);
+});
+
+test('what suffers nothing somewhere is not warned of', () => {
+  const pad = thing('ink', 'full-pad', { chemistry: 'dye' });
+  expect(careFor(pad, new Set(PLACE_MARKS), LIGHT_MG)).toEqual([]);
+  for (const id of CARE_IDS) expect(['known', 'usual']).toContain(careRule(id).sure);
+});
+
+test('a place warns by what it is like and what it stands in, but for what was left so with a reason', () => {
+  const shelf: Unit = testUnit({ id: 'shelf', parentId: ROOM_ID, model: null, facts: { marks: ['sun'] } });
+  const file = testUnit({
+    id: 'file',
+    parentId: 'shelf',
+    model: evenGrid(1, 4, { widthUm: 10_000, heightUm: 320_000, depthUm: 320_000 }),
+    rules: { kinds: ['cardstock'] },
+    facts: { marks: ['bare wood'] },
+  });
+  const room: RoomNow = {
+    ...EMPTY,
+    marksOf: (unit) => marksIn(unit, new Map([shelf, file].map((each) => [each.id, each]))),
+  };
+  const card: Lodger = {
+    supply: thing('cardstock', 'sheet-12'),
+    lot: { id: 'l', as: 'whole', items: 1, left: 1, spot: null },
+  };
+  const rules = (unit: Unit) => {
+    const answer = mayLive(card, { unit, cell: 0 }, room);
+    return Array.isArray(answer) ? answer.map((each) => ('rule' in each ? each.rule : each.code)) : answer;
+  };
+  expect(rules(file)).toEqual(['sun fades', 'wood yellows']);
+  const accepted = [{ rule: 'sun fades' as const, because: 'the blind is down' }];
+  expect(rules({ ...file, facts: { ...file.facts, accepted } })).toEqual(['wood yellows']);
+  // Of a unit alone, what it says itself counts.
+  expect(mayLive(card, { unit: file, cell: 0 }, EMPTY)).toEqual([{ code: 'care', rule: 'wood yellows' }]);
+});

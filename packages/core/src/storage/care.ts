@@ -1,0 +1,67 @@
+import { formOf } from '../kinds/registry';
+import type { Kind, Trait } from '../kinds/definition';
+import type { Supply } from '../stash/supply';
+import { hazardsOf, type Hazard } from '../stash/hazards';
+
+/** What a place is like, as a person sees it; what a piece is like, what stands in it is like too. */
+export const PLACE_MARKS = ['sun', 'bare wood', 'damp', 'heat', 'child', 'high', 'loose'] as const;
+export type PlaceMark = (typeof PLACE_MARKS)[number];
+
+type Cared = Pick<Supply, 'kind' | 'form' | 'facts'>;
+
+/** What a place does to a thing that is in it. */
+interface CareRule {
+  /** What the place is like. */
+  readonly where: PlaceMark;
+  /** Whether a thing suffers there, or somebody from it; `massMg` is of the lot. */
+  readonly harms: (thing: Cared, massMg: number) => boolean;
+  /** How sure that is: known to those who keep such things, or usual, with exceptions. */
+  readonly sure: 'known' | 'usual';
+  /** Where it is written down. */
+  readonly source?: string;
+}
+
+const has =
+  (trait: Trait) =>
+  ({ kind, form }: Cared): boolean =>
+    formOf(kind, form).traits?.includes(trait) ?? false;
+const isAny =
+  (...hazards: readonly Hazard[]) =>
+  (thing: Cared): boolean =>
+    hazardsOf(thing).some((hazard) => hazards.includes(hazard));
+const PAPERS: ReadonlySet<Kind> = new Set(['cardstock', 'sticker']);
+const isPaper = ({ kind }: Cared): boolean => PAPERS.has(kind);
+const OF_STEEL: ReadonlySet<string> = new Set(['die', 'punch', 'tool']);
+/** More than this is not lifted from above the shoulder with one hand. */
+const HEAVY_MG = 2_000_000;
+
+/** Rules as data: another one is another line. */
+const CARE_RULES = {
+  'sun fades': { where: 'sun', harms: has('fades'), sure: 'known', source: 'ISO 11799, light' },
+  'wood yellows': {
+    where: 'bare wood',
+    harms: isPaper,
+    sure: 'known',
+    source: 'NEDCC Preservation Leaflet 4.2, Storage Furniture',
+  },
+  'damp curls': { where: 'damp', harms: isPaper, sure: 'known', source: 'ISO 11799, climate' },
+  'damp rusts': { where: 'damp', harms: ({ form }) => OF_STEEL.has(form), sure: 'known' },
+  'heat and fumes': { where: 'heat', harms: isAny('solvent'), sure: 'known' },
+  'heat melts': { where: 'heat', harms: ({ kind }) => kind === 'sticker', sure: 'usual' },
+  'child finds': { where: 'child', harms: isAny('blade', 'small', 'solvent'), sure: 'known' },
+  'heavy and high': { where: 'high', harms: (_, massMg) => massMg > HEAVY_MG, sure: 'known' },
+  'falls over': { where: 'loose', harms: (_, massMg) => massMg > HEAVY_MG, sure: 'usual' },
+} as const satisfies Readonly<Record<string, CareRule>>;
+
+export type CareId = keyof typeof CARE_RULES;
+export const CARE_IDS = Object.keys(CARE_RULES) as [CareId, ...CareId[]];
+
+/** How sure a rule is, and where it is written down. */
+export const careRule = (id: CareId): Pick<CareRule, 'sure' | 'source'> => CARE_RULES[id];
+
+/** What places with these marks do to a thing, or let it do; `massMg` is what the lot weighs. */
+export const careFor = (thing: Cared, marks: ReadonlySet<PlaceMark>, massMg: number): readonly CareId[] =>
+  CARE_IDS.filter((id) => {
+    const { where, harms }: CareRule = CARE_RULES[id];
+    return marks.has(where) && harms(thing, massMg);
+  });
