@@ -67,6 +67,12 @@ export const test = base.extend<{ room: Room; cut: boolean; share: string; web: 
         watched.on('weberror', (failure) => faults.push(failure.error().message));
       };
       watch(context);
+      // What React recovered from says why only in its cause, which is not passed on.
+      await context.addInitScript(() => {
+        addEventListener('error', ({ error }) => {
+          if (error?.cause) console.error(`because of: ${error.cause.stack ?? error.cause}`);
+        });
+      });
       const stop = async (hard = false): Promise<void> => {
         const ended = new Promise((resolve) => server.on('exit', resolve));
         server.kill(hard ? 'SIGKILL' : 'SIGTERM');

@@ -25,10 +25,10 @@ export type UnitView = z.infer<typeof unitView>;
 export const wallView = z.object({ roomName: z.string(), units: z.array(unitView) });
 export type WallView = z.infer<typeof wallView>;
 
-/** What can be said of a unit: any template is only a start. */
+/** What can be said of a unit: any template is only a start. A piece (furniture, a wall board, a cart) holds only units. */
 const said = {
   name: unitName,
-  model: modelSchema,
+  model: modelSchema.nullable(),
   rules: unitRulesSchema,
   /** The unit it stands in; the room when left out. */
   parentId: z.string().min(1).max(64).optional(),
@@ -44,14 +44,16 @@ export const editedUnit = z.object({
 });
 export type EditedUnit = z.infer<typeof editedUnit>;
 
-/** A unit to put up. Without a letter it gets the next free one. */
+/** A unit or a piece to put up. Without a letter a unit gets the next free one; a piece has none. */
 export const newUnit = z.object({
   ...said,
+  sort: z.enum(['piece', 'unit']).default('unit'),
   label: label.optional(),
   /** The template it was started from. */
   template: z.string().max(40).optional(),
+  facts: unitFactsSchema.omit({ template: true }).default({}),
 });
-export type NewUnit = z.infer<typeof newUnit>;
+export type NewUnit = z.input<typeof newUnit>;
 
 /** What had to be lifted out of a unit that no longer takes it. */
 export const liftedView = z.array(z.object({ supplyId: z.string(), name: z.string() }));

@@ -145,8 +145,11 @@ export type { LooseModel } from './storage/models/looseSchema';
 export { offerSlots, racksFor, type OfferUnit } from './storage/offer';
 export { findTemplate, UNIT_TEMPLATES, type UnitTemplate } from './storage/templates';
 export {
+  FIXINGS,
+  OPENINGS,
   REACHES,
   STANDINGS,
+  TOLERANCES,
   unitFactsSchema,
   unitRulesSchema,
   type UnitFacts,
@@ -168,6 +171,10 @@ export { guessByContent } from './formats/guessContent';
 export { soCalled } from './find/ownIt';
 export { decimalsOf, parseMoney, printMoney, type Money } from './measure/money';
 export { spotCalled } from './storage/unit';
+export { sceneOf, type Scene, type Standing } from './storage/room/scene';
+export { frontOf, insideOf } from './storage/room/front';
+export { PIECE_STARTS, type PieceStart } from './storage/room/pieces';
+export { wayTo, type WayStep } from './storage/room/way';
 export { painOf, type Pain } from './storage/pain';
 export { freeLabel, mayStandIn, movedBehind, unitLettered } from './storage/tree';
 export { DEFAULT_RECIPE, SORT_KEYS, type Recipe, type Sortable, type SortKey } from './arrange/headings';

@@ -1,5 +1,6 @@
 import { freeLabel, isOnWall, mayStandIn, movedBehind, ROOM_ID, unitLettered } from '@red-shelf/core';
-import type { ChangeView, EditedUnit, LiftedView, NewUnit, UnitView, WallView } from '@red-shelf/contract';
+import type { ChangeView, EditedUnit, LiftedView, newUnit, UnitView, WallView } from '@red-shelf/contract';
+import type { z } from 'zod';
 import type { Tx } from '../db/tx';
 import { standingUnits, unitRecord, type UnitRecord } from '../db/unitRepository';
 import { notFound, Refusal } from './refusal';
@@ -46,11 +47,24 @@ function refuseParent(id: string, parentId: string, units: readonly UnitRecord[]
   if (no) throw new Refusal(422, 'invalid', 'A unit cannot stand in itself, or in what stands in it.');
 }
 
-export async function addUnit({ store, ports }: Context, given: NewUnit): Promise<ChangedUnit> {
+/** A unit says how it holds things; a piece holds only units. */
+function refuseModel({ sort, model }: Pick<UnitRecord, 'sort' | 'model'>): void {
+  if (sort === 'unit' && !model)
+    throw new Refusal(422, 'invalid', 'A unit needs sizes: say how it holds things.');
+  if (sort === 'piece' && model)
+    throw new Refusal(422, 'invalid', 'A piece holds units; put a unit into it that holds the things.');
+}
+
+export async function addUnit(
+  { store, ports }: Context,
+  given: z.output<typeof newUnit>,
+): Promise<ChangedUnit> {
   return store.write(async (tx) => {
     const standing = await standingUnits(tx);
-    const { template, parentId = ROOM_ID, label = nextLabel(standing), ...said } = given;
-    refuseLabel(label, standing);
+    const { template, parentId = ROOM_ID, label: asked, facts, ...said } = given;
+    refuseModel(given);
+    const label = given.sort === 'piece' ? '' : (asked ?? nextLabel(standing));
+    if (given.sort === 'unit') refuseLabel(label, standing);
     const id = madeId(ports);
     refuseParent(id, parentId, standing);
     const record: UnitRecord = {
@@ -58,10 +72,10 @@ export async function addUnit({ store, ports }: Context, given: NewUnit): Promis
       id,
       version: 1,
       parentId,
-      sort: 'unit',
-      position: Math.max(-1, ...standing.map(({ sort, position }) => (sort === 'unit' ? position : -1))) + 1,
+      position:
+        Math.max(-1, ...standing.map(({ sort, position }) => (sort === given.sort ? position : -1))) + 1,
       label,
-      facts: template === undefined ? {} : { template },
+      facts: { ...facts, ...(template === undefined ? {} : { template }) },
       removedAt: null,
     };
     const recorder = new Recorder(tx, ports);
@@ -72,7 +86,7 @@ export async function addUnit({ store, ports }: Context, given: NewUnit): Promis
 
 async function mustFindUnit(tx: Tx, id: string): Promise<UnitRecord> {
   const unit = await unitRecord(tx, id);
-  if (!unit || unit.removedAt || unit.sort !== 'unit') throw notFound('unit');
+  if (!unit || unit.removedAt || unit.sort === 'room' || unit.sort === 'hand') throw notFound('unit');
   return unit;
 }
 
@@ -90,12 +104,19 @@ export async function editUnit(
     const { version, after, label = unit.label, parentId = unit.parentId ?? ROOM_ID, ...said } = given;
     refuseStale(version, unitToView(unit), given);
     const standing = await standingUnits(tx);
-    refuseLabel(label, standing, id);
+    refuseModel({ ...said, sort: unit.sort });
+    if (unit.sort === 'unit') refuseLabel(label, standing, id);
     refuseParent(id, parentId, standing);
     const recorder = new Recorder(tx, ports);
-    const edited = { ...unit, ...said, label, parentId, version: version + 1 };
+    const edited = {
+      ...unit,
+      ...said,
+      label: unit.sort === 'piece' ? '' : label,
+      parentId,
+      version: version + 1,
+    };
     const lifted = await liftUnfitIn(tx, recorder, edited);
-    if (after === undefined || after === id) await recorder.putUnit(unit, edited);
+    if (after === undefined || after === id || unit.sort === 'piece') await recorder.putUnit(unit, edited);
     else await reorder(standing, recorder, unit, edited, after);
     const now = await mustFindUnit(tx, id);
     return { unit: unitToView(now), change: await recorder.finish('unit', given.name, 1), lifted };

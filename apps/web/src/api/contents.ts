@@ -123,7 +123,7 @@ export function useRoom(stash: Stash | undefined): RoomNow {
   const { data } = useRecords();
   const { preferences } = usePreferences();
   const unitById = useMemo(
-    () => new Map<string, Unit>((stash?.wall.units ?? []).map((unit) => [unit.id, unit])),
+    () => new Map<string, Unit>((stash?.wall.all ?? []).map((unit) => [unit.id, unit])),
     [stash],
   );
   return useMemo(

@@ -6,6 +6,7 @@ import {
   type Preferences,
   type RecordView,
   type SupplyView,
+  type UnitView,
   type WallView,
 } from '@red-shelf/contract';
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
@@ -41,7 +42,7 @@ export function fetchFirst(client: QueryClient): void {
 const NO_RECORDS: readonly RecordView[] = [];
 
 /** What the server said last, with what waits laid over it. */
-function useShown(): { shown: Shown | undefined; wall: WallView | undefined; error: Error | null } {
+function useShown(): { shown: Shown | undefined; wall: Stash['wall'] | undefined; error: Error | null } {
   const client = useQueryClient();
   const supplies = useQuery(suppliesQuery);
   const wall = useQuery(wallQuery);
@@ -59,7 +60,13 @@ function useShown(): { shown: Shown | undefined; wall: WallView | undefined; err
     [supplies.data, wall.data, records.data, waiting],
   );
   const standing = useMemo(
-    () => shown && wall.data && { ...wall.data, units: [...shown.units] },
+    () =>
+      shown &&
+      wall.data && {
+        ...wall.data,
+        all: shown.units,
+        units: shown.units.filter(({ sort }) => sort === 'unit'),
+      },
     [shown?.units, wall.data?.roomName],
   );
   return { shown, wall: standing, error: shown ? null : (supplies.error ?? wall.error) };
@@ -138,7 +145,8 @@ export interface Stash {
   readonly supplies: readonly SupplyView[];
   /** With what was let go. */
   readonly all: readonly SupplyView[];
-  readonly wall: WallView;
+  /** The room's name, what takes things in the person's order, and that with the furniture it stands in. */
+  readonly wall: WallView & { readonly all: readonly UnitView[] };
   readonly byId: ById<SupplyView>;
 }
 

@@ -6,7 +6,7 @@ import { useStash } from './queries';
 export function useSpotName(): (spot: PlaceSpot) => string {
   const { stash } = useStash();
   return useMemo(() => {
-    const byId = new Map((stash?.wall.units ?? []).map((unit) => [unit.id, unit]));
+    const byId = new Map((stash?.wall.all ?? []).map((unit) => [unit.id, unit]));
     return ({ unitId, cell }) => {
       if (unitId === HAND_ID) return 'the bench';
       const unit = byId.get(unitId);

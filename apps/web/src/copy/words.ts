@@ -13,6 +13,8 @@ export const words = {
   nothingFound: 'Nothing matches. Try fewer words.',
   heavy:
     'Tall or wall-hung storage: fix it to studs or proper anchors and keep to the maker’s load. Paper is heavy. Do not climb furniture. The maker’s instructions and a qualified person come before this app.',
+  tallAndFree:
+    'Tall furniture that nothing holds can be pulled over: fix it to the wall, with what its maker gives for that and what suits your wall; ask somebody qualified where you are not sure. Heavy things go lowest.',
   solvent:
     'Alcohol inks, solvents and sprays: air the room, keep them from flames and heat tools, and out of children’s reach. Follow the maker’s instructions.',
   blade:

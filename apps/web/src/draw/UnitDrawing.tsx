@@ -19,6 +19,8 @@ interface UnitDrawingProps {
   readonly lit?: ReadonlySet<string> | undefined;
   readonly held?: ReadonlyMap<number, string> | undefined;
   readonly selected?: number | null;
+  /** With fronts as high as they are, for a drawing among others to one scale. */
+  readonly asBuilt?: boolean;
   /** Without it the drawing is only looked at. */
   readonly onSelect?: ((slot: number) => void) | undefined;
 }
@@ -31,11 +33,12 @@ export const UnitDrawing = memo(function UnitDrawing({
   lit,
   held,
   selected = null,
+  asBuilt = false,
   onSelect,
 }: UnitDrawingProps) {
-  const size = unitSize(unit);
+  const size = unitSize(unit, asBuilt);
   const px = (box: Box): Box => ({ x: box.x * scale, y: box.y * scale, w: box.w * scale, h: box.h * scale });
-  const boxes = useMemo(() => boxesOf(unit, slots), [unit, slots]).map(px);
+  const boxes = useMemo(() => boxesOf(unit, slots, asBuilt), [unit, slots, asBuilt]).map(px);
   const firsts = useMemo(() => firstOfFamily(slots), [slots]);
   const width = size.w * scale;
   const height = size.h * scale;
@@ -82,7 +85,8 @@ export const UnitDrawing = memo(function UnitDrawing({
           })}
           {unit.model &&
             holdsOf(unit.model)
-              .fronts.map(px)
+              .fronts(asBuilt)
+              .map(px)
               .map((front) => (
                 <Rect
                   key={front.y}

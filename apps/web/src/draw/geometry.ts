@@ -2,18 +2,22 @@ import { holdsOf, bodyOf, type Box } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import type { Contents } from '../api/contents';
 
-/** Outside size of a unit as drawn, µm. */
-export const unitSize = ({ model }: Pick<UnitView, 'model'>): { w: number; h: number } =>
-  model ? holdsOf(model).outside : { w: 0, h: 0 };
+/** Outside size of a unit as drawn by itself, or as it is built, µm. */
+export const unitSize = ({ model }: Pick<UnitView, 'model'>, asBuilt = false): { w: number; h: number } =>
+  model ? holdsOf(model).outside(asBuilt) : { w: 0, h: 0 };
 
 /** Where each cell is drawn, or each thing where they lie loose; µm from the unit's top left corner. */
-export function boxesOf({ model }: Pick<UnitView, 'model'>, contents: Contents): readonly Box[] {
+export function boxesOf(
+  { model }: Pick<UnitView, 'model'>,
+  contents: Contents,
+  asBuilt = false,
+): readonly Box[] {
   if (!model) return [];
   const holds = holdsOf(model);
   const bodies = holds.shares
     ? contents.flatMap((each) => (each ? [bodyOf(each.supply, each.lot).all] : []))
     : [];
-  return holds.boxes(bodies);
+  return holds.boxes(bodies, asBuilt);
 }
 
 /** One scale for the whole wall, px per µm: the widest unit fills the width there is. */

@@ -4,7 +4,7 @@ import { DEFAULT_PREFERENCES } from '../api/queries';
 import { madeFor } from './MadeAlready';
 import { sayDrawer } from '../arrange/order/Drawers';
 import { sayNeed } from '../copy/need';
-import { supply, unit } from '../test/harness';
+import { supply, unit, wallOf } from '../test/harness';
 import { makeWhere } from '../api/where';
 import { lookAt, overCaps } from './lookAt';
 
@@ -14,7 +14,7 @@ const NOW = Date.parse('2026-06-01T00:00:00Z');
 const stashOf = (supplies: ReturnType<typeof supply>[], units = [unit()]): Stash => ({
   supplies: supplies.filter(inStash),
   all: supplies,
-  wall: { roomName: 'Room', units },
+  wall: wallOf(units),
   byId: new Map(supplies.map((each) => [each.id, each])),
 });
 const old = '2025-01-01T00:00:00.000Z';

@@ -7,7 +7,7 @@ import { Dormant } from '../supply/Dormant';
 import { EditForm } from '../supply/EditForm';
 import { StockActs } from '../supply/StockActs';
 import { Needs } from '../wall/storage/Needs';
-import { Refused, change, fakeServer, press, record, show, supply, type, unit } from './harness';
+import { Refused, change, fakeServer, press, record, show, supply, type, unit, wallOf } from './harness';
 
 jest.mock('expo-router', () => ({
   ...jest.requireActual<object>('./router'),
@@ -163,7 +163,7 @@ test('a box chosen for two weeks is still chosen, until they begin', async () =>
   const stash = {
     supplies: [supply()],
     all: [supply()],
-    wall: { roomName: 'Room', units: [unit()] },
+    wall: wallOf(),
     byId: new Map(),
   };
   const first = show(<Challenge stash={stash} />);

@@ -171,3 +171,10 @@ export function show(screen: ReactElement) {
     </QueryClientProvider>,
   );
 }
+
+/** A wall as screens are given it: without pieces, what stands in it is all there is. */
+export const wallOf = (units: readonly UnitView[] = [unit()], roomName = 'Room') => ({
+  roomName,
+  units: [...units],
+  all: units,
+});

@@ -12,9 +12,11 @@ import { StashScreen } from '../stash/StashScreen';
 import { SupplyPanel } from '../supply/SupplyPanel';
 import { PainList } from '../judge/PainList';
 import { SlotPanel } from '../wall/SlotPanel';
+import { FoundWays } from '../wall/FoundWays';
+import { RoomView } from '../wall/room/RoomView';
 import { WallScreen } from '../wall/WallScreen';
 import type { Stash } from '../api/queries';
-import { change, entry, fakeServer, press, record, show, supply, unit } from './harness';
+import { change, entry, fakeServer, press, record, show, supply, unit, wallOf } from './harness';
 
 jest.mock('expo-router', () => ({
   ...jest.requireActual<object>('./router'),
@@ -177,7 +179,7 @@ test('only this box: what was used since it began, and what still waits', async 
   const stash: Stash = {
     supplies: [used, waits],
     all: [used, waits],
-    wall: { roomName: 'Room', units: [unit()] },
+    wall: wallOf(),
     byId: new Map(),
   };
   const body = {
@@ -202,10 +204,7 @@ test('where it hurts most is said with reasons', () => {
   const stash: Stash = {
     supplies: [supply(), supply({ id: 's2', place: { unitId: 'u1', slot: 0 } })],
     all: [supply(), supply({ id: 's2', place: { unitId: 'u1', slot: 0 } })],
-    wall: {
-      roomName: 'Room',
-      units: [unit({ rules: { kinds: ['ink'], cap: 2 }, facts: { standing: 'worn' } })],
-    },
+    wall: wallOf([unit({ rules: { kinds: ['ink'], cap: 2 }, facts: { standing: 'worn' } })]),
     byId: new Map(),
   };
   const start = jest.fn();
@@ -230,7 +229,8 @@ test('racks that are put away are neither on the wall nor offered for arranging'
       token: 't',
     },
   });
-  const wall = show(<WallScreen panel={SlotPanel} />);
+  localStorage.setItem('red-shelf.wall', 'racks');
+  const wall = show(<WallScreen panel={SlotPanel} room={RoomView} ways={FoundWays} />);
   expect(await screen.findByText('1 rack · 1 in place · 5 open')).toBeTruthy();
   wall.unmount();
   show(<ArrangeScreen />);

@@ -4,7 +4,7 @@ import { StashKeeper } from '../api/keptStash';
 import { readContents } from '../api/contents';
 import { schemas } from '../api/later';
 import { Overlay } from '../api/overlay';
-import { record, supply, unit } from './harness';
+import { record, supply, unit, wallOf } from './harness';
 
 beforeAll(() => schemas());
 
@@ -54,7 +54,7 @@ test('a change of one supply leaves the other units’ contents the lists they w
   const units = [unit({ id: 'u1' }), unit({ id: 'u2', label: 'C' })];
   const other = supply({ id: 's3', place: { unitId: 'u2', slot: 0 } });
   const at = (supplies: (typeof fern)[]) =>
-    readContents({ supplies, all: supplies, byId: new Map(), wall: { roomName: 'Room', units } });
+    readContents({ supplies, all: supplies, byId: new Map(), wall: wallOf(units) });
   const [before, after] = [at([fern, other]), at([{ ...fern, name: 'Deep Fern' }, other])];
   expect(after.get('u2')).toBe(before.get('u2'));
   expect(after.get('u1')).not.toBe(before.get('u1'));

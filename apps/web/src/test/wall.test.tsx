@@ -4,7 +4,7 @@ import { router } from 'expo-router';
 import { NewRackScreen } from '../wall/unit/NewRackScreen';
 import { SlotPanel } from '../wall/SlotPanel';
 import { UnitDrawing } from '../draw/UnitDrawing';
-import { change, fakeServer, living, show, supply, unit } from './harness';
+import { change, fakeServer, living, show, supply, unit, wallOf } from './harness';
 
 jest.mock('expo-router', () => ({
   ...jest.requireActual<object>('./router'),
@@ -25,7 +25,7 @@ const SLOTS = [null, null, null, RED, supply(), null].map(living);
 const stash = (supplies: SupplyView[]) => ({
   all: supplies,
   supplies,
-  wall: { roomName: 'Attic', units: [unit()] },
+  wall: wallOf([unit()], 'Attic'),
   byId: new Map(supplies.map((each) => [each.id, each])),
 });
 const panel = (slot: number, supplies: SupplyView[] = [RED, supply()]) => {

@@ -1,8 +1,9 @@
 import { isOnWall } from '@red-shelf/core';
+import type { UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { useMemo, useRef, useState, type ComponentType } from 'react';
 import { ScrollView, StyleSheet, View, type TextInput } from 'react-native';
-import { countIn, hasPlace, isLoose, useContents } from '../api/contents';
+import { countIn, hasPlace, isLoose, useContents, type Contents } from '../api/contents';
 import { useStash } from '../api/queries';
 import { Waiting } from '../ui/Waiting';
 import { many, words } from '../copy/words';
@@ -16,31 +17,38 @@ import { Txt } from '../ui/Txt';
 import { useGradually } from '../ui/useGradually';
 import { useKeys } from '../ui/useKeys';
 import { useWide } from '../ui/useWide';
-import { intoColumns, stepSlot, unitSize, wallScale } from '../draw/geometry';
+import { stepSlot } from '../draw/geometry';
 import type { SlotChoice } from '../draw/UnitBlock';
+import { Chip } from '../ui/Chip';
+import type { FoundWaysProps } from './FoundWays';
+import { RacksView } from './RacksView';
+import type { RoomViewProps } from './room/RoomView';
 import type { SlotPanelProps } from './SlotPanel';
-import { UnitBlock } from '../draw/UnitBlock';
+import { useWallView, WALL_VIEWS } from './wallView';
 import { useFound } from '../api/useFound';
 
-/** Height of a unit's head, px. */
-const HEAD_PX = 30;
+interface WallScreenProps {
+  /** What comes with the rest of the app, a moment later. */
+  readonly panel: ComponentType<SlotPanelProps>;
+  readonly room: ComponentType<RoomViewProps>;
+  readonly ways: ComponentType<FoundWaysProps>;
+}
 
-/** The room's units, to scale and full of colour. Search dims what does not match; a tap says what lives in a slot. */
-export function WallScreen({ panel: Panel }: { readonly panel: ComponentType<SlotPanelProps> }) {
+/** The room and its racks, to scale and full of colour. Search dims what does not match; a tap says what lives in a slot. */
+export function WallScreen({ panel: Panel, room: Room, ways: Ways }: WallScreenProps) {
   const { stash: whole, error } = useStash();
   // First the field, then rack after rack.
   const stash = useGradually(1) > 0 ? whole : undefined;
   const wide = useWide();
+  const [view, setView] = useWallView(wide);
   const [query, setQuery] = useState('');
   const [choice, setChoice] = useState<SlotChoice | null>(null);
-  const [width, setWidth] = useState(0);
   const field = useRef<TextInput>(null);
   const slots = useContents(stash);
   const found = useFound(stash, query);
   const lit = useMemo(() => found && new Set(found.map(({ id }) => id)), [found]);
   const units = useMemo(() => (stash?.wall.units ?? []).filter(isOnWall), [stash]);
-  const shown = useGradually(units.length);
-  const drawn = useMemo(() => new Set(units.slice(0, shown).map(({ id }) => id)), [units, shown]);
+  const shown = useGradually(view === 'racks' ? units.length : 0);
   const unit = units.find(({ id }) => id === choice?.unitId);
   const step = (key: string) => () => {
     if (unit && choice)
@@ -58,66 +66,64 @@ export function WallScreen({ panel: Panel }: { readonly panel: ComponentType<Slo
         }
       : {}),
   });
-  const racks = units.map((unit) => slots.get(unit.id) ?? []);
-  const placed = racks.reduce((sum, each) => sum + countIn(each), 0);
-  const open = units.reduce((sum, unit, i) => {
-    const cells = racks[i] ?? [];
-    return isLoose(unit) ? sum : sum + cells.length - countIn(cells);
-  }, 0);
-  const columns = wide ? 2 : 1;
-  const columnWidth = Math.floor((width - (columns - 1) * space.l) / columns);
-  const scale = wallScale(units, columnWidth);
+  const head = (
+    <>
+      <PageHead title={stash?.wall.roomName ?? 'Wall'} {...(stash && { aside: sayRoom(units, slots) })} />
+      <View style={styles.search}>
+        <View style={styles.field}>
+          <SearchField ref={field} value={query} onChange={setQuery} />
+        </View>
+        <View style={styles.views} role="radiogroup" aria-label="The wall as">
+          {WALL_VIEWS.map((each) => (
+            <Chip key={each} label={each} on={each === view} onPress={() => setView(each)} />
+          ))}
+        </View>
+      </View>
+      {found && (
+        <Txt look="quiet">
+          {found.length === 0
+            ? words.nothingFound
+            : `${many(found.length, 'match', 'matches')}, ${found.filter(hasPlace).length} of them on the wall`}
+        </Txt>
+      )}
+      {stash && found && found.length > 0 && <Ways found={found} stash={stash} onChoose={setChoice} />}
+      {/* What does not need the stash stands at once. */}
+      {!whole && <Waiting error={error} />}
+      {stash && units.length === 0 && <Note>{words.emptyWall}</Note>}
+    </>
+  );
+  const acts = (
+    <View style={styles.acts}>
+      <Button label="Put up a rack" icon="plus" onPress={() => router.push('/rack')} />
+      <Button label="All storage" onPress={() => router.push('/storage')} />
+    </View>
+  );
   return (
     <View style={styles.split}>
-      <ScrollView
-        style={styles.page}
-        contentContainerStyle={[styles.inside, choice && !wide && styles.underSheet]}
-      >
-        <PageHead
-          title={stash?.wall.roomName ?? 'Wall'}
-          {...(stash && { aside: `${many(units.length, 'rack')} · ${placed} in place · ${open} open` })}
-        />
-        <SearchField ref={field} value={query} onChange={setQuery} />
-        {found && (
-          <Txt look="quiet">
-            {found.length === 0
-              ? words.nothingFound
-              : `${many(found.length, 'match', 'matches')}, ${found.filter(hasPlace).length} of them on the wall`}
-          </Txt>
-        )}
-        {/* What does not need the stash stands at once. */}
-        {!whole && <Waiting error={error} />}
-        {stash && units.length === 0 && <Note>{words.emptyWall}</Note>}
-        <View style={styles.columns} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
-          {width > 0 &&
-            intoColumns(units, columns, HEAD_PX / scale).map((column, c) => (
-              <View key={c} style={[styles.column, { width: columnWidth }]}>
-                {column.map((each) =>
-                  drawn.has(each.id) ? (
-                    <UnitBlock
-                      key={each.id}
-                      unit={each}
-                      slots={slots.get(each.id) ?? []}
-                      scale={scale}
-                      lit={lit}
-                      selected={choice?.unitId === each.id ? choice.slot : null}
-                      onSelect={setChoice}
-                    />
-                  ) : (
-                    <View key={each.id} style={{ height: unitSize(each).h * scale + HEAD_PX }} />
-                  ),
-                )}
-              </View>
-            ))}
+      {view === 'room' && units.length > 0 ? (
+        <View style={[styles.page, styles.fixed]}>
+          {head}
+          {stash && <Room stash={stash} lit={lit} choice={choice} onChoose={setChoice} />}
+          {wide && acts}
         </View>
-        {shown === units.length && (
-          <View style={styles.acts}>
-            <Button label="Put up a rack" icon="plus" onPress={() => router.push('/rack')} />
-            <Button label="All storage" onPress={() => router.push('/storage')} />
-          </View>
-        )}
-        {stash?.supplies.length === 0 && <FirstSteps />}
-      </ScrollView>
+      ) : (
+        <ScrollView
+          style={styles.page}
+          contentContainerStyle={[styles.inside, choice && !wide && styles.underSheet]}
+        >
+          {head}
+          <RacksView
+            units={units}
+            shown={shown}
+            slots={slots}
+            lit={lit}
+            choice={choice}
+            onChoose={setChoice}
+          />
+          {shown === units.length && acts}
+          {stash?.supplies.length === 0 && <FirstSteps />}
+        </ScrollView>
+      )}
       {stash && choice && unit && (
         <Panel
           unit={unit}
@@ -132,13 +138,27 @@ export function WallScreen({ panel: Panel }: { readonly panel: ComponentType<Slo
   );
 }
 
+/** How much of the room is filled, in one line. */
+function sayRoom(units: readonly UnitView[], slots: ReadonlyMap<string, Contents>): string {
+  const cells = (unit: UnitView): Contents => slots.get(unit.id) ?? [];
+  const placed = units.reduce((sum, unit) => sum + countIn(cells(unit)), 0);
+  const open = units.reduce(
+    (sum, unit) => (isLoose(unit) ? sum : sum + cells(unit).length - countIn(cells(unit))),
+    0,
+  );
+  return `${many(units.length, 'rack')} · ${placed} in place · ${open} open`;
+}
+
 const styles = StyleSheet.create({
   split: { flex: 1, flexDirection: 'row', minHeight: 0 },
   page: { flex: 1, backgroundColor: colour.ground },
+  /** The room takes what the head leaves; it is moved, not the page. */
+  fixed: { padding: space.m, paddingTop: 14, gap: space.s + 4, paddingBottom: space.s },
+  search: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s, alignItems: 'center' },
+  field: { flexGrow: 1, flexBasis: 200 },
+  views: { flexDirection: 'row', gap: space.xs },
   inside: { padding: space.m, paddingTop: 14, gap: space.m, paddingBottom: space.l * 3 },
   /** Room to scroll the last rack clear of the sheet. */
   underSheet: { paddingBottom: 320 },
-  columns: { flexDirection: 'row', gap: space.l },
-  column: { gap: space.m + 4 },
   acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
 });

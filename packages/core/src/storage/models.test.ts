@@ -123,8 +123,8 @@ test('every model draws as many things as are in it, inside itself', () => {
       const holds = holdsOf(model);
       const boxes = holds.boxes(given.map(([w = 1, h = 1, d = 1]) => size(w, h, d)));
       expect(boxes).toHaveLength(given.length);
-      const { w, h } = holds.outside;
-      for (const box of [...boxes, ...holds.fronts, ...holds.behind]) {
+      const { w, h } = holds.outside();
+      for (const box of [...boxes, ...holds.fronts(), ...holds.behind]) {
         expect(box.x).toBeGreaterThanOrEqual(0);
         expect(box.y).toBeGreaterThanOrEqual(-1);
         expect(box.x + box.w).toBeLessThanOrEqual(w + 1);

@@ -41,7 +41,7 @@ test('cells of any grid, equal or not, have addresses and boxes of their own, in
   fc.assert(
     fc.property(grids, (model) => {
       const holds = holdsOf(model);
-      const { w, h } = holds.outside;
+      const { w, h } = holds.outside();
       const boxes = holds.boxes([]);
       expect(boxes).toHaveLength(holds.cells);
       for (const [i, a] of boxes.entries()) {
@@ -71,7 +71,7 @@ test('what lies loose is drawn inside the box, to scale while it goes in, smalle
   const drawn = (n: number) => holdsOf(box).boxes(Array.from({ length: n }, () => thing));
   expect(drawn(4)[0]).toMatchObject({ w: 98_000, h: 20_000 });
   for (const n of [1, 15, 200]) {
-    const { w, h } = holdsOf(box).outside;
+    const { w, h } = holdsOf(box).outside();
     expect(drawn(n)).toHaveLength(n);
     expect(drawn(n).every((b) => b.x >= 0 && b.y >= 0 && b.x + b.w <= w && b.y + b.h <= h)).toBe(true);
   }

@@ -87,11 +87,24 @@ export function pathTo<U extends Pick<Unit, 'id' | 'parentId'>>(
   return path;
 }
 
-/** What it is like in a unit: its own marks and those of everything it stands in. */
+/** The shoulder of a smaller person; what is lifted down from above it is lifted with stretched arms. */
+const SHOULDER_UM = 1_300_000;
+
+/** How high its foot is above the floor, as measured, µm; what nobody measured counts as standing on what it stands in. */
+export const footUm = <U extends Pick<Unit, 'id' | 'parentId' | 'facts'>>(
+  unit: U,
+  byId: ReadonlyMap<string, U>,
+): number => pathTo(unit, byId).reduce((sum, { facts }) => sum + (facts.pose?.upUm ?? 0), 0);
+
+/** What it is like in a unit: its own marks, those of everything it stands in, and being high where that was measured. */
 export const marksIn = <U extends Pick<Unit, 'id' | 'parentId' | 'facts'>>(
   unit: U,
   byId: ReadonlyMap<string, U>,
-): ReadonlySet<PlaceMark> => new Set(pathTo(unit, byId).flatMap(({ facts }) => facts.marks ?? []));
+): ReadonlySet<PlaceMark> =>
+  new Set([
+    ...pathTo(unit, byId).flatMap(({ facts }) => facts.marks ?? []),
+    ...(footUm(unit, byId) >= SHOULDER_UM ? (['high'] as const) : []),
+  ]);
 
 /** A unit just as its template says, not put up yet. */
 export const unitFromTemplate = ({ id, name, holds, model }: UnitTemplate): Unit => ({

@@ -8,6 +8,32 @@ export const STANDINGS = ['active', 'worn', 'spare', 'retired'] as const;
 /** How far it is from the desk; `far` is deep storage, out of sight. */
 export const REACHES = ['near', 'mid', 'far'] as const;
 
+/** What keeps it from falling over. */
+export const FIXINGS = ['wall', 'floor', 'door', 'nothing'] as const;
+/** What must be done before one sees into it. */
+export const OPENINGS = ['pulled out', 'door', 'lid'] as const;
+/** How exactly a thing is put back there: in its spot, near its colours, or just in there. */
+export const TOLERANCES = ['exact', 'family', 'anywhere'] as const;
+
+const MOST_UM = 20_000_000;
+const distance = (what: string) =>
+  z
+    .int(`${what} must be a measure, such as 1.20 m.`)
+    .min(0, `${what} cannot be less than nothing.`)
+    .max(MOST_UM, `${what} may be at most 20 m.`);
+const outer = (what: string) => distance(what).min(5000, `${what} must be at least 5 mm.`);
+
+/** Where it stands in what it stands in, µm; what nobody measured is left out. */
+export const poseSchema = z.strictObject({
+  /** The wall a piece stands against, where there are several. */
+  wall: lineOf('The wall', 40).optional(),
+  /** Its left side from the left end of the wall, or of what it stands in. */
+  alongUm: distance('The place along the wall').optional(),
+  /** Its foot above the floor, or above the bottom of what it stands in. */
+  upUm: distance('The height above the floor').optional(),
+});
+export type Pose = z.infer<typeof poseSchema>;
+
 const text = (most: number, what: string) => lineOf(what, most);
 
 /** What a unit takes. */
@@ -38,6 +64,22 @@ export const unitFactsSchema = z.strictObject({
     .array(z.strictObject({ rule: z.enum(CARE_IDS), because: text(200, 'The reason') }))
     .max(CARE_IDS.length)
     .optional(),
+  pose: poseSchema.optional(),
+  /** Outside size, where its insides do not say it. */
+  outsideUm: z
+    .strictObject({
+      widthUm: outer('The outside width'),
+      heightUm: outer('The outside height'),
+      depthUm: outer('The outside depth'),
+    })
+    .optional(),
+  fixedTo: z.enum(FIXINGS).optional(),
+  /** A tray that lies: its cells are seen from above, and its front is as high as they are deep. */
+  lies: z.boolean().optional(),
+  opens: z.enum(OPENINGS).optional(),
+  /** It lies upon what else is in there, and is lifted first. */
+  covers: z.boolean().optional(),
+  tolerance: z.enum(TOLERANCES).optional(),
   /** When labels were printed, and what they said (`labelPrint`). */
   labelled: z.object({ on: z.iso.date(), print: z.string().max(64) }).optional(),
 });

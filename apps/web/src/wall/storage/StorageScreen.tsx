@@ -16,7 +16,13 @@ import { KindLimits } from './KindLimits';
 import { Needs } from './Needs';
 import { usePains } from '../../judge/PainList';
 import { sayPain } from '../../judge/painWords';
+import { RowLink } from '../../ui/RowLink';
+import { many } from '../../copy/words';
+import { PieceForm } from '../unit/PieceForm';
 import { UnitEdit } from '../unit/UnitEdit';
+
+/** Says in the address that furniture is to be put up. */
+const NEW_PIECE = 'new-piece';
 
 /** All storage: what stands on the wall with where it hurts, what is spare, what was retired, and what is still needed. */
 export function StorageScreen() {
@@ -25,19 +31,29 @@ export function StorageScreen() {
   const { slots, judged } = usePains(stash);
   const sayFilled = useSayFilled();
   if (!stash) return <Waiting error={error} />;
-  const current = stash.wall.units.find(({ id }) => id === chosen);
+  const pieces = stash.wall.all.filter(({ sort }) => sort === 'piece');
+  const current = stash.wall.all.find(({ id }) => id === chosen);
+  if (chosen === NEW_PIECE || current?.sort === 'piece')
+    return (
+      <PieceForm
+        key={current ? `${current.id} ${current.version}` : NEW_PIECE}
+        piece={current ?? null}
+        all={stash.wall.all}
+      />
+    );
   if (current)
     return (
       <UnitEdit
         key={`${current.id} ${current.version}`}
         unit={current}
         units={stash.wall.units}
+        pieces={pieces}
         slots={slots.get(current.id) ?? []}
       />
     );
   const onWall = judged.filter(({ unit }) => isOnWall(unit));
   const away = judged.filter(({ unit }) => !isOnWall(unit));
-  const unitById = new Map(stash.wall.units.map((unit) => [unit.id, unit]));
+  const unitById = new Map(stash.wall.all.map((unit) => [unit.id, unit]));
   /** What it stands in, where that is not the room itself. */
   const standsIn = (unit: UnitView): string[] =>
     pathTo(unit, unitById)
@@ -83,8 +99,32 @@ export function StorageScreen() {
                 </View>
               </View>
             )}
+            {pieces.length > 0 && (
+              <View style={styles.list}>
+                <Txt look="strong" level={2}>
+                  Furniture and walls
+                </Txt>
+                {pieces.map((piece) => (
+                  <RowLink
+                    key={piece.id}
+                    title={piece.name}
+                    detail={many(
+                      stash.wall.all.filter(({ parentId }) => parentId === piece.id).length,
+                      'thing stands in it',
+                      'things stand in it',
+                    )}
+                    onPress={() => router.setParams({ unit: piece.id })}
+                  />
+                ))}
+              </View>
+            )}
             <View style={styles.acts}>
               <Button label="Put up a rack" icon="plus" onPress={() => router.push('/rack')} />
+              <Button
+                label="Furniture"
+                icon="plus"
+                onPress={() => router.push(`/storage?unit=${NEW_PIECE}`)}
+              />
             </View>
           </>
         }

@@ -1,24 +1,28 @@
-import { findTemplate, unitFromTemplate, UNIT_TEMPLATES, type UnitTemplate } from '@red-shelf/core';
+import { findTemplate, ROOM_ID, unitFromTemplate, UNIT_TEMPLATES, type UnitTemplate } from '@red-shelf/core';
 import type { NewUnit } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { order, routes } from '../../api/client';
-import { usePreferences } from '../../api/queries';
+import { usePreferences, useStash } from '../../api/queries';
 import { useChange } from '../../api/useChange';
+import { unitTitle } from '../../copy/supply';
 import { words } from '../../copy/words';
 import { Button } from '../../ui/Button';
 import { Caution } from '../../ui/Caution';
+import { Choice } from '../../ui/Choice';
 import { Columns } from '../../ui/Columns';
 import { Note } from '../../ui/Note';
 import { Page } from '../../ui/Page';
 import { useWide } from '../../ui/useWide';
 import { readUnit, saidOf } from './said';
 import { TemplateChoice } from './TemplateChoice';
+import { StandingFields, useStanding } from './StandingFields';
 import { UnitFields } from './UnitFields';
 import { UnitPreview } from './UnitPreview';
 import { useUnitForm } from './useUnitForm';
 
 const [FIRST] = UNIT_TEMPLATES;
+const NOWHERE = {};
 
 /** Put up a unit: start from a sort of it, say its sizes, see it drawn as one types. */
 export function NewRackScreen() {
@@ -26,6 +30,8 @@ export function NewRackScreen() {
   const start = (asked && findTemplate(asked)) || FIRST;
   return start ? <NewRack key={start.id} start={start} kept={!asked} /> : null;
 }
+
+const THE_ROOM = 'the room';
 
 function NewRack({ start, kept }: { readonly start: UnitTemplate; readonly kept: boolean }) {
   const { preferences } = usePreferences();
@@ -40,19 +46,26 @@ function NewRack({ start, kept }: { readonly start: UnitTemplate; readonly kept:
     unitFromTemplate(template),
     units,
   );
+  const { stash } = useStash();
+  const within = (stash?.wall.all ?? []).filter(({ facts }) => facts.standing !== 'retired');
+  const [parent, setParent] = useState(ROOM_ID);
+  const place = useStanding(`${name}.place`, NOWHERE, units);
   const add = useChange((body: NewUnit) => order(routes.addUnit, { body }), { quiet: true });
   const submit = form.handleSubmit(async (values) => {
     const { model, rules } = readUnit(values, units);
-    if (!model || !rules || add.isPending) return;
+    if (!model || !rules || !place.facts || add.isPending) return;
     const label = values.label.trim();
     await add.mutateAsync({
       template: template.id,
+      parentId: parent,
+      facts: place.facts,
       name: values.name,
       model,
       rules,
       ...(label === '' ? {} : { label }),
     });
     clear();
+    place.clear();
     router.replace('/');
   });
   return (
@@ -69,6 +82,17 @@ function NewRack({ start, kept }: { readonly start: UnitTemplate; readonly kept:
           <>
             {!wide && <UnitPreview unit={drawn} contents={[]} units={units} />}
             <UnitFields control={form.control} how={said.how} way={said.way} />
+            {within.length > 0 && (
+              <Choice
+                label="It stands in"
+                options={[THE_ROOM, ...within.map(unitTitle)]}
+                value={within.filter(({ id }) => id === parent).map(unitTitle)[0] ?? THE_ROOM}
+                onChange={(title) =>
+                  setParent(within.find((each) => unitTitle(each) === title)?.id ?? ROOM_ID)
+                }
+              />
+            )}
+            <StandingFields form={place} sort="unit" model={drawn.model} within={parent !== ROOM_ID} />
             {add.error && <Note sort="error">{add.error.message}</Note>}
             <Caution id="heavy.new">{words.heavy}</Caution>
             <Button

@@ -34,6 +34,8 @@ import { Txt } from '../../ui/Txt';
 import { useWide } from '../../ui/useWide';
 import { Marks, PlaceCare } from './PlaceCare';
 import { readUnit, saidOf } from './said';
+import { StandingFields, useStanding } from './StandingFields';
+import { withoutStanding } from './standing';
 import { UnitFields } from './UnitFields';
 import { UnitPreview } from './UnitPreview';
 import { useUnitForm } from './useUnitForm';
@@ -57,6 +59,8 @@ const restSaid = z.object({
 interface UnitEditProps {
   readonly unit: UnitView;
   readonly units: readonly UnitView[];
+  /** Furniture it may stand in. */
+  readonly pieces: readonly UnitView[];
   readonly slots: Contents;
 }
 
@@ -67,7 +71,7 @@ const unfit = (drawn: UnitView, slots: Contents): Living[] =>
   );
 
 /** Everything a unit is: sizes, what it is made for, letter, name, standing, where it stands, its labels. */
-export function UnitEdit({ unit, units, slots }: UnitEditProps) {
+export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
   const { preferences } = usePreferences();
   const wide = useWide();
   const before = units[units.findIndex(({ id }) => id === unit.id) - 1];
@@ -87,10 +91,12 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
     marks: unit.facts.marks ?? [],
     accepted: unit.facts.accepted ?? [],
   });
+  const place = useStanding(`${key}.place`, unit.facts, preferences.units);
   const { after, parent, marks, accepted, ...stands } = rest.said;
   const facts = sparse(
     {
-      ...unit.facts,
+      ...withoutStanding(unit.facts),
+      ...place.facts,
       ...stands,
       marks: marks.length > 0 ? marks : undefined,
       accepted: accepted.length > 0 ? accepted : undefined,
@@ -100,6 +106,7 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
   const done = (): void => {
     clear();
     rest.clear();
+    place.clear();
     router.setParams({ unit: '' });
   };
   const keep = useChange((body: EditedUnit) => order(routes.editUnit, { id: unit.id, body }), {
@@ -115,7 +122,7 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
   const weight = mass > 0 ? [`about ${sayAboutMass(mass, preferences.units)} without the rack`] : [];
   const submit = form.handleSubmit((values) => {
     const { model, rules } = readUnit(values, preferences.units);
-    if (!model || !rules || keep.isPending) return;
+    if (!model || !rules || !place.facts || keep.isPending) return;
     const behind = after === FIRST ? null : after;
     const moved = behind !== (before?.id ?? null);
     const label = values.label.trim();
@@ -135,7 +142,7 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
   });
   const others = units.filter(({ id }) => id !== unit.id);
   const titleOf = (id: string): string => {
-    const other = others.find((each) => each.id === id);
+    const other = [...others, ...pieces].find((each) => each.id === id);
     return other ? unitTitle(other) : id === FIRST ? AT_THE_FRONT : THE_ROOM;
   };
   return (
@@ -165,9 +172,10 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
               control={rest.control}
               name="parent"
               label="It stands in"
-              options={[ROOM_ID, ...others.map(({ id }) => id)]}
+              options={[ROOM_ID, ...pieces.map(({ id }) => id), ...others.map(({ id }) => id)]}
               say={titleOf}
             />
+            <StandingFields form={place} sort="unit" model={drawn.model} within={parent !== ROOM_ID} />
             <ChoiceField
               control={rest.control}
               name="after"
@@ -180,7 +188,10 @@ export function UnitEdit({ unit, units, slots }: UnitEditProps) {
               accepted={accepted}
               onAccept={(next) => rest.set('accepted', next)}
               contents={slots}
-              marks={marksIn({ ...planned, parentId: parent }, new Map(units.map((each) => [each.id, each])))}
+              marks={marksIn(
+                { ...planned, parentId: parent },
+                new Map([...pieces, ...units].map((each) => [each.id, each])),
+              )}
             />
             {leaving.length > 0 && <Leaving things={leaving} />}
             {overfull && (

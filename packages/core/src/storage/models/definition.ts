@@ -38,10 +38,10 @@ export interface ModelDefinition<M extends { readonly model: string }> {
   readonly fill: (model: M, contents: readonly Size[]) => Shared | null;
   /** Whether more than there is cannot go in at all; else it is only too full. */
   readonly overflows: 'refused' | 'too full';
-  /** Outside as drawn. */
-  readonly outside: (model: M) => { readonly w: number; readonly h: number };
+  /** Outside as drawn by itself, where fronts are cut short; or as it is built. */
+  readonly outside: (model: M, asBuilt?: boolean) => { readonly w: number; readonly h: number };
   /** Where things are drawn: one box a cell, or one a thing where there are no cells. */
-  readonly boxes: (model: M, contents: readonly Size[]) => readonly Box[];
+  readonly boxes: (model: M, contents: readonly Size[], asBuilt?: boolean) => readonly Box[];
   /** The end of a thing that is seen there; what it shows by itself when left out. */
   readonly seen?: (model: M, end: VisibleEnd) => VisibleEnd;
   /** Things that are not seen as one stands before it, by their place in the contents. */
@@ -51,7 +51,7 @@ export interface ModelDefinition<M extends { readonly model: string }> {
   /** What things hang on or lean against, drawn behind them. */
   readonly behind?: (model: M) => readonly Box[];
   /** Front panels that hide what is behind them. */
-  readonly fronts: (model: M) => readonly Box[];
+  readonly fronts: (model: M, asBuilt?: boolean) => readonly Box[];
 }
 
 /** Volume of a size, µl (mm³). */

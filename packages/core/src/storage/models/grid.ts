@@ -7,7 +7,9 @@ const LEAST_SEEN_UM = 10_000;
 
 const seen = ({ frontUm }: GridModel, heightUm: number): number =>
   Math.max(LEAST_SEEN_UM, heightUm - frontUm);
-const frontShown = ({ frontUm }: GridModel): number => (frontUm > 0 ? FRONT_SHOWN_UM : 0);
+/** How much is drawn of a front: all of it as built, else a strip that says that it is there. */
+const frontShown = (model: GridModel, asBuilt: boolean): number =>
+  model.frontUm === 0 ? 0 : asBuilt ? model.frontUm : FRONT_SHOWN_UM;
 
 /** Where each of a row of lengths begins, with a wall before every one. */
 function starts(lengths: readonly number[], wallUm: number): number[] {
@@ -20,8 +22,8 @@ function starts(lengths: readonly number[], wallUm: number): number[] {
 }
 const total = (lengths: readonly number[], wallUm: number): number =>
   lengths.reduce((sum, length) => sum + length + wallUm, wallUm);
-const rowsDrawn = (model: GridModel): number[] =>
-  model.rowsUm.map((height) => seen(model, height) + frontShown(model));
+const rowsDrawn = (model: GridModel, asBuilt: boolean): number[] =>
+  model.rowsUm.map((height) => seen(model, height) + frontShown(model, asBuilt));
 
 /** Row and column of a cell, from 0. */
 export const cellAt = ({ columnsUm }: Pick<GridModel, 'columnsUm'>, cell: number) => ({
@@ -71,10 +73,13 @@ export const grid: ModelDefinition<GridModel> = {
   // One in a cell: what is there is what one sees, and takes.
   hidden: () => [],
   toReach: () => [],
-  outside: (model) => ({ w: total(model.columnsUm, model.wallUm), h: total(rowsDrawn(model), model.wallUm) }),
-  boxes: (model) => {
+  outside: (model, asBuilt = false) => ({
+    w: total(model.columnsUm, model.wallUm),
+    h: total(rowsDrawn(model, asBuilt), model.wallUm),
+  }),
+  boxes: (model, _contents, asBuilt = false) => {
     const xs = starts(model.columnsUm, model.wallUm);
-    const ys = starts(rowsDrawn(model), model.wallUm);
+    const ys = starts(rowsDrawn(model, asBuilt), model.wallUm);
     return model.rowsUm.flatMap((height, row) =>
       model.columnsUm.map((w, column) => ({
         x: xs[column] ?? 0,
@@ -84,15 +89,15 @@ export const grid: ModelDefinition<GridModel> = {
       })),
     );
   },
-  fronts: (model) => {
-    if (frontShown(model) === 0) return [];
-    const ys = starts(rowsDrawn(model), model.wallUm);
+  fronts: (model, asBuilt = false) => {
+    if (model.frontUm === 0) return [];
+    const ys = starts(rowsDrawn(model, asBuilt), model.wallUm);
     const w = total(model.columnsUm, model.wallUm);
     return model.rowsUm.map((height, row) => ({
       x: 0,
       y: (ys[row] ?? 0) + seen(model, height),
       w,
-      h: frontShown(model) + model.wallUm,
+      h: frontShown(model, asBuilt) + model.wallUm,
     }));
   },
 };

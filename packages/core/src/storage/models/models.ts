@@ -25,13 +25,13 @@ export interface Holds {
   readonly ways: 'any' | 'as wanted' | readonly Turn[];
   readonly fill: (contents: readonly Size[]) => Shared | null;
   readonly overflows: 'refused' | 'too full';
-  readonly outside: { readonly w: number; readonly h: number };
-  readonly boxes: (contents: readonly Size[]) => readonly Box[];
+  readonly outside: (asBuilt?: boolean) => { readonly w: number; readonly h: number };
+  readonly boxes: (contents: readonly Size[], asBuilt?: boolean) => readonly Box[];
   readonly hidden: (contents: readonly Size[]) => readonly number[];
   readonly toReach: (contents: readonly Size[], index: number) => readonly number[];
   readonly seen: (end: VisibleEnd) => VisibleEnd;
   readonly behind: readonly Box[];
-  readonly fronts: readonly Box[];
+  readonly fronts: (asBuilt?: boolean) => readonly Box[];
 }
 
 function bind<M extends Model>(definition: ModelDefinition<M>, model: M): Holds {
@@ -48,19 +48,15 @@ function bind<M extends Model>(definition: ModelDefinition<M>, model: M): Holds 
     address: (label, cell) => definition.address(label, model, cell),
     space: (cell) => definition.space(model, cell),
     fill: (contents) => definition.fill(model, contents),
-    get outside() {
-      return definition.outside(model);
-    },
-    boxes: (contents) => definition.boxes(model, contents),
+    outside: (asBuilt) => definition.outside(model, asBuilt),
+    boxes: (contents, asBuilt) => definition.boxes(model, contents, asBuilt),
     hidden: (contents) => definition.hidden(model, contents),
     toReach: (contents, index) => definition.toReach(model, contents, index),
     seen: (end) => definition.seen?.(model, end) ?? end,
     get behind() {
       return definition.behind?.(model) ?? [];
     },
-    get fronts() {
-      return definition.fronts(model);
-    },
+    fronts: (asBuilt) => definition.fronts(model, asBuilt),
   };
 }
 

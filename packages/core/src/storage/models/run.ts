@@ -32,18 +32,23 @@ function alongUm(model: RunModel, size: Size): number {
 /** How much of a lip is drawn, and how much of what stands behind it is seen at least; the rest would only be grey. */
 const LIP_SHOWN_UM = 20_000;
 const LEAST_SEEN_UM = 10_000;
-const hiddenUm = ({ lipUm }: RunModel): number => Math.max(0, lipUm - LIP_SHOWN_UM);
-const seenUm = (model: RunModel): number => model.heightUm - hiddenUm(model);
+const hiddenUm = ({ lipUm }: RunModel, asBuilt: boolean): number =>
+  asBuilt ? 0 : Math.max(0, lipUm - LIP_SHOWN_UM);
+const seenUm = (model: RunModel, asBuilt: boolean): number => model.heightUm - hiddenUm(model, asBuilt);
 
 /** Where a thing so high is seen: hanging from above, around the rod, or standing behind the lip. */
-function upright(model: RunModel, heightUm: number): { readonly y: number; readonly h: number } {
-  const most = seenUm(model);
+function upright(
+  model: RunModel,
+  heightUm: number,
+  asBuilt: boolean,
+): { readonly y: number; readonly h: number } {
+  const most = seenUm(model, asBuilt);
   if (model.how === 'hooks') return { y: HOOK_RAIL_UM, h: Math.min(heightUm, most - HOOK_RAIL_UM) };
   if (model.how === 'rod') {
     const h = Math.min(heightUm, most);
     return { y: (most - h) / 2, h };
   }
-  const h = Math.min(most, Math.max(LEAST_SEEN_UM, heightUm - hiddenUm(model)));
+  const h = Math.min(most, Math.max(LEAST_SEEN_UM, heightUm - hiddenUm(model, asBuilt)));
   return { y: most - h, h };
 }
 
@@ -64,15 +69,18 @@ export const run: ModelDefinition<RunModel> = {
   // Only a rod holds things by their middle; anywhere else one is pulled out from between the others.
   toReach: ({ how }, contents, index) =>
     how === 'rod' && index < contents.length ? comesOff(index, contents.length, 'both') : [],
-  outside: (model) => ({ w: model.lengthUm + 2 * RIM_UM, h: seenUm(model) + RIM_UM }),
-  boxes: (model, contents) => {
+  outside: (model, asBuilt = false) => ({
+    w: model.lengthUm + 2 * RIM_UM,
+    h: seenUm(model, asBuilt) + RIM_UM,
+  }),
+  boxes: (model, contents, asBuilt = false) => {
     const widths = inTurn(
       contents.map((size) => alongUm(model, size)),
       model.lengthUm,
     );
     return contents.map(({ heightUm }, i): Box => {
       const { at, long } = widths[i] ?? { at: 0, long: 0 };
-      return { x: RIM_UM + at, w: long, ...upright(model, heightUm) };
+      return { x: RIM_UM + at, w: long, ...upright(model, heightUm, asBuilt) };
     });
   },
   seen: ({ how }, end) =>
@@ -80,12 +88,13 @@ export const run: ModelDefinition<RunModel> = {
   behind: (model) => {
     const { how, rodUm = 0 } = model;
     const w = model.lengthUm + 2 * RIM_UM;
-    if (how === 'rod') return [{ x: 0, y: (seenUm(model) - rodUm) / 2, w, h: rodUm }];
+    // A rod or a rail with hooks has no lip: all of it is seen.
+    if (how === 'rod') return [{ x: 0, y: (seenUm(model, true) - rodUm) / 2, w, h: rodUm }];
     return how === 'hooks' ? [{ x: 0, y: 0, w, h: HOOK_RAIL_UM }] : [];
   },
-  fronts: (model) => {
-    const h = model.lipUm - hiddenUm(model);
+  fronts: (model, asBuilt = false) => {
+    const h = model.lipUm - hiddenUm(model, asBuilt);
     const w = model.lengthUm + 2 * RIM_UM;
-    return h > 0 ? [{ x: 0, y: seenUm(model) - h, w, h: h + RIM_UM }] : [];
+    return h > 0 ? [{ x: 0, y: seenUm(model, asBuilt) - h, w, h: h + RIM_UM }] : [];
   },
 };

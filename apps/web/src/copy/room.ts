@@ -1,0 +1,50 @@
+import type { FIXINGS, OPENINGS, TOLERANCES, WayStep } from '@red-shelf/core';
+
+export const FIXING_WORDS: Readonly<Record<(typeof FIXINGS)[number], string>> = {
+  wall: 'the wall',
+  floor: 'the floor',
+  door: 'a door',
+  nothing: 'nothing',
+};
+export const OPENING_WORDS: Readonly<Record<(typeof OPENINGS)[number], string>> = {
+  'pulled out': 'pull it out',
+  door: 'open a door',
+  lid: 'lift a lid',
+};
+export const TOLERANCE_WORDS: Readonly<Record<(typeof TOLERANCES)[number], string>> = {
+  exact: 'exactly where they were',
+  family: 'anywhere in their family',
+  anywhere: 'anywhere in here',
+};
+/** How exactly something is put back, as a sentence. */
+export const sayTolerance = (tolerance: (typeof TOLERANCES)[number]): string =>
+  `It goes back ${TOLERANCE_WORDS[tolerance].replace('they were', 'it was').replace('their', 'its')}.`;
+
+const ORDINALS = [
+  'first',
+  'second',
+  'third',
+  'fourth',
+  'fifth',
+  'sixth',
+  'seventh',
+  'eighth',
+  'ninth',
+  'tenth',
+];
+const nth = (n: number): string => ORDINALS[n - 1] ?? `${n}th`;
+
+function sayStep(step: WayStep): string {
+  switch (step.do) {
+    case 'go to':
+      return step.of > 2 ? `${step.name} (the ${nth(step.nth)} of ${step.of})` : step.name;
+    case 'open':
+      return OPENING_WORDS[step.how];
+    case 'lift':
+      return `lift ${step.name}`;
+  }
+}
+
+/** The way to something: "Drawer tower, Ribbon drawer (the third of 5), pull it out, lift Upper tray". Nothing where it hangs in sight. */
+export const sayWay = (way: readonly WayStep[]): string =>
+  way.length < 2 ? '' : way.map(sayStep).join(', ');

@@ -1,0 +1,105 @@
+import type { Box } from '@red-shelf/core';
+import { select } from 'd3-selection';
+import 'd3-transition';
+import { zoom, zoomIdentity, type ZoomBehavior } from 'd3-zoom';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { View } from 'react-native';
+
+/** The world is laid out at this many µm a px; zooming only moves and stretches it. */
+export const UM_A_PX = 1000;
+const MOST = 14;
+const MARGIN_PX = 40;
+/** A unit that is gone to fills this share of the view. */
+const FILLS = 0.92;
+const GLIDE_MS = 260;
+
+export interface Seen {
+  /** px on the screen for one of the world. */
+  readonly k: number;
+  /** What of the world is seen, µm. */
+  readonly box: Box;
+}
+interface Extent {
+  readonly width: number;
+  readonly height: number;
+}
+const reduced = (): boolean =>
+  typeof matchMedia === 'function' && matchMedia('(prefers-reduced-motion: reduce)').matches;
+
+/** Zooming and panning of a world so many px large: by wheel, pinch, drag, double tap, and by what this answers. */
+export function useZoom(world: Extent) {
+  const viewRef = useRef<View>(null);
+  const worldRef = useRef<View>(null);
+  const [view, setView] = useState<Extent>({ width: 0, height: 0 });
+  const [seen, setSeen] = useState<Seen | null>(null);
+  const behaviour = useRef<ZoomBehavior<HTMLElement, unknown> | null>(null);
+  const fit = Math.min(view.width / (world.width + MARGIN_PX), view.height / (world.height + MARGIN_PX));
+  useEffect(() => {
+    const element = viewRef.current as unknown as HTMLElement | null;
+    const moved = worldRef.current as unknown as HTMLElement | null;
+    if (!element || !moved || !(fit > 0)) return undefined;
+    moved.style.transformOrigin = '0 0';
+    const made = zoom<HTMLElement, unknown>()
+      .extent([
+        [0, 0],
+        [view.width, view.height],
+      ])
+      .scaleExtent([fit, MOST])
+      .translateExtent([
+        [-MARGIN_PX / fit, -MARGIN_PX / fit],
+        [world.width + MARGIN_PX / fit, world.height + MARGIN_PX / fit],
+      ])
+      .on('start', () => {
+        // While it moves it is a picture that is moved; at rest it is drawn sharp.
+        moved.style.willChange = 'transform';
+      })
+      .on('zoom', ({ transform: { x, y, k } }) => {
+        moved.style.transform = `translate(${x}px,${y}px) scale(${k})`;
+      })
+      .on('end', ({ transform: { x, y, k } }) => {
+        moved.style.willChange = '';
+        const um = (px: number): number => (px / k) * UM_A_PX;
+        setSeen({ k, box: { x: um(-x), y: um(-y), w: um(view.width), h: um(view.height) } });
+      });
+    const selection = select(element).call(made);
+    const middle = zoomIdentity
+      .translate((view.width - world.width * fit) / 2, (view.height - world.height * fit) / 2)
+      .scale(fit);
+    made.transform(selection, middle);
+    behaviour.current = made;
+    return () => {
+      selection.on('.zoom', null);
+    };
+    // A room that grows by a rack does not throw the view back.
+  }, [view.width, view.height, world.width, world.height, fit]);
+  const acts = useMemo(() => {
+    const on = (
+      act: (
+        made: ZoomBehavior<HTMLElement, unknown>,
+        gliding: Parameters<ZoomBehavior<HTMLElement, unknown>['transform']>[0],
+      ) => void,
+    ): void => {
+      const element = viewRef.current as unknown as HTMLElement | null;
+      if (!element || !behaviour.current) return;
+      const selection = select(element);
+      act(behaviour.current, reduced() ? selection : selection.transition().duration(GLIDE_MS));
+    };
+    return {
+      by: (factor: number) => on((made, gliding) => made.scaleBy(gliding, factor)),
+      pan: (dx: number, dy: number) => on((made, gliding) => made.translateBy(gliding, dx, dy)),
+      /** Goes to a box of the world, µm. */
+      to: ({ x, y, w, h }: Box) =>
+        on((made, gliding) => {
+          const [px, py, pw, ph] = [x, y, w, h].map((um) => um / UM_A_PX) as [number, number, number, number];
+          const k = Math.min(MOST, FILLS * Math.min(view.width / pw, view.height / ph));
+          made.transform(
+            gliding,
+            zoomIdentity
+              .translate(view.width / 2 - (px + pw / 2) * k, view.height / 2 - (py + ph / 2) * k)
+              .scale(k),
+          );
+        }),
+    };
+  }, [view]);
+  return { viewRef, worldRef, setView, seen, ...acts };
+}

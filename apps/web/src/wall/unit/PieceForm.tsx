@@ -1,0 +1,166 @@
+import { KINDS, PIECE_STARTS, PLACE_MARKS, ROOM_ID, type UnitFacts } from '@red-shelf/core';
+import type { EditedUnit, NewUnit, UnitView } from '@red-shelf/contract';
+import { router } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
+import { order, routes } from '../../api/client';
+import { usePreferences } from '../../api/queries';
+import { useChange } from '../../api/useChange';
+import { sayLength } from '../../copy/measure';
+import { unitTitle } from '../../copy/supply';
+import { many, words } from '../../copy/words';
+import { ChoiceField } from '../../form/bound';
+import { useAsk } from '../../form/useAsk';
+import { space } from '../../theme/tokens';
+import { Button } from '../../ui/Button';
+import { Caution } from '../../ui/Caution';
+import { Choice } from '../../ui/Choice';
+import { Columns } from '../../ui/Columns';
+import { Field } from '../../ui/Field';
+import { Note } from '../../ui/Note';
+import { Page } from '../../ui/Page';
+import { RowLink } from '../../ui/RowLink';
+import { Txt } from '../../ui/Txt';
+import { Marks } from './PlaceCare';
+import { StandingFields, useStanding } from './StandingFields';
+import { withoutStanding } from './standing';
+
+const THE_ROOM = 'the room';
+const [FIRST] = PIECE_STARTS;
+
+const pieceSaid = z.object({
+  name: z.string().trim().min(1, 'Give it a name.').max(60, 'The name has at most 60 letters.'),
+  parent: z.string(),
+  marks: z.array(z.enum(PLACE_MARKS)),
+});
+
+interface PieceFormProps {
+  /** The piece to change; null puts up another one. */
+  readonly piece: UnitView | null;
+  /** Everything that stands in the room. */
+  readonly all: readonly UnitView[];
+}
+
+/** Furniture, a board on a wall, a cart, the desk: what racks and trays stand in. */
+export function PieceForm({ piece, all }: PieceFormProps) {
+  const { preferences } = usePreferences();
+  const key = piece ? `piece.${piece.id}.${piece.version}` : 'piece.new';
+  const start: UnitFacts = piece?.facts ?? (FIRST ? { outsideUm: FIRST.outsideUm } : {});
+  const ask = useAsk(key, pieceSaid, {
+    name: piece?.name ?? FIRST?.name ?? '',
+    parent: piece?.parentId ?? ROOM_ID,
+    marks: start.marks ?? [],
+  });
+  const stands = useStanding(`${key}.stands`, start, preferences.units);
+  const add = useChange((body: NewUnit) => order(routes.addUnit, { body }), { quiet: true });
+  const keep = useChange((body: EditedUnit) => order(routes.editUnit, { id: piece?.id ?? '', body }), {
+    quiet: true,
+  });
+  const takeAway = useChange(() =>
+    order(routes.removeUnit, { id: piece?.id ?? '', body: { version: piece?.version ?? 0 } }),
+  );
+  const inside = all.filter(({ parentId }) => piece !== null && parentId === piece.id);
+  const others = all.filter(({ id, sort }) => sort === 'piece' && id !== piece?.id);
+  const send = async ({ name, parent, marks }: z.output<typeof pieceSaid>): Promise<boolean> => {
+    if (!stands.facts) return false;
+    const { marks: before, ...rest } = withoutStanding(start);
+    const facts = { ...rest, ...stands.facts, ...(marks.length > 0 ? { marks } : {}) };
+    const said = { name, model: null, rules: { kinds: [...KINDS] }, facts, parentId: parent };
+    await (piece
+      ? keep.mutateAsync({ ...said, version: piece.version })
+      : add.mutateAsync({ ...said, sort: 'piece' }));
+    stands.clear();
+    if (piece) router.setParams({ unit: '' });
+    else router.replace('/storage');
+    return true;
+  };
+  const begin = (name: string): void => {
+    const chosen = PIECE_STARTS.find((each) => each.name === name);
+    if (!chosen) return;
+    ask.set('name', chosen.name);
+    const { widthUm, heightUm, depthUm } = chosen.outsideUm;
+    stands.set('width', sayLength(widthUm, preferences.units));
+    stands.set('height', sayLength(heightUm, preferences.units));
+    stands.set('depth', sayLength(depthUm, preferences.units));
+  };
+  const problem = add.error ?? keep.error;
+  const tall = (stands.facts?.outsideUm?.heightUm ?? 0) >= TALL_UM;
+  const hung = stands.said.fixedTo === 'wall' || stands.said.fixedTo === 'door';
+  return (
+    <Page
+      title={piece ? piece.name : 'Furniture'}
+      aside={
+        piece
+          ? `${many(inside.length, 'rack or tray', 'racks and trays')} in it`
+          : 'what racks and trays stand in'
+      }
+    >
+      <Columns
+        first={
+          <>
+            {!piece && (
+              <Choice
+                label="Start from"
+                options={PIECE_STARTS.map(({ name }) => name)}
+                value={PIECE_STARTS.find(({ name }) => name === ask.said.name)?.name ?? ''}
+                onChange={begin}
+              />
+            )}
+            <Field control={ask.control} name="name" label="Name" />
+            {others.length > 0 && (
+              <ChoiceField
+                control={ask.control}
+                name="parent"
+                label="It stands in"
+                options={[ROOM_ID, ...others.map(({ id }) => id)]}
+                say={(id) => others.find((each) => each.id === id)?.name ?? THE_ROOM}
+              />
+            )}
+            <StandingFields form={stands} sort="piece" model={null} within={ask.said.parent !== ROOM_ID} />
+            <Marks value={ask.said.marks} onChange={(next) => ask.set('marks', next)} />
+            {tall && !hung && <Note sort="attention">{words.tallAndFree}</Note>}
+            {problem && <Note sort="error">{problem.message}</Note>}
+            <Caution id={`heavy.${piece?.id ?? 'piece'}`}>{words.heavy}</Caution>
+            <View style={styles.row}>
+              <Button
+                label={piece ? 'Keep it so' : 'Put it in the room'}
+                main
+                busy={add.isPending || keep.isPending}
+                onPress={() => ask.submit(send)}
+              />
+              {piece && (
+                <Button
+                  label="Take it away"
+                  busy={takeAway.isPending}
+                  onPress={() =>
+                    takeAway.mutate(undefined, { onSuccess: () => router.setParams({ unit: '' }) })
+                  }
+                />
+              )}
+            </View>
+            {piece && <Txt look="quiet">What stands in it stays, and moves out to where it stood.</Txt>}
+          </>
+        }
+        second={
+          inside.length > 0 && (
+            <View role="list" aria-label="What stands in it">
+              {inside.map((unit) => (
+                <RowLink
+                  key={unit.id}
+                  title={unitTitle(unit)}
+                  detail={unit.sort === 'piece' ? 'furniture' : 'what it is and where'}
+                  onPress={() => router.setParams({ unit: unit.id })}
+                />
+              ))}
+            </View>
+          )
+        }
+      />
+    </Page>
+  );
+}
+
+/** From here on furniture that nothing holds can be pulled over. */
+const TALL_UM = 1_000_000;
+
+const styles = StyleSheet.create({ row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s } });

@@ -1,0 +1,100 @@
+import { FIXINGS, OPENINGS, TOLERANCES, type Model } from '@red-shelf/core';
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { UnitFacts } from '@red-shelf/core';
+import type { Units } from '../../copy/measure';
+import { FIXING_WORDS, OPENING_WORDS, TOLERANCE_WORDS } from '../../copy/room';
+import { ChoiceField } from '../../form/bound';
+import { useAsk } from '../../form/useAsk';
+import { space } from '../../theme/tokens';
+import { Chip } from '../../ui/Chip';
+import { Field } from '../../ui/Field';
+import { Txt } from '../../ui/Txt';
+import { saidStanding, standingSchema } from './standing';
+
+/** The form of where something stands; `facts` is null while it cannot be read. */
+export function useStanding(name: string, facts: UnitFacts, units: Units) {
+  const schema = useMemo(() => standingSchema(units), [units]);
+  const ask = useAsk(name, schema, saidStanding(facts, units), { live: true });
+  const read = schema.safeParse(ask.said);
+  return { ...ask, facts: read.success ? read.data : null };
+}
+
+interface StandingFieldsProps {
+  readonly form: ReturnType<typeof useStanding>;
+  /** What it is: a piece of furniture says its outside and what it is fixed to, a unit how one gets at it. */
+  readonly sort: 'piece' | 'unit';
+  readonly model: Model | null;
+  /** It stands in something else than the room itself. */
+  readonly within: boolean;
+}
+
+const of =
+  <K extends string>(words: Readonly<Record<K, string>>) =>
+  (option: string): string =>
+    words[option as K];
+
+/** Where it stands, measured from the wall and the floor or from what it stands in, and how one gets at it. */
+export function StandingFields({ form, sort, model, within }: StandingFieldsProps) {
+  const { control, said, set } = form;
+  const yes = (field: 'lies' | 'covers', label: string) => (
+    <Chip many label={label} on={said[field]} onPress={() => set(field, !said[field])} />
+  );
+  return (
+    <View style={styles.box}>
+      <Txt look="quiet">
+        {within
+          ? 'Where it stands in that: from its left side and its bottom. Left empty, it is drawn where there is room.'
+          : 'Where it stands: from the left end of the wall and from the floor. Left empty, it is drawn where there is room.'}
+      </Txt>
+      <View style={styles.row}>
+        <Field control={control} name="along" label="From the left" hint="as measured" />
+        <Field control={control} name="up" label={within ? 'From the bottom' : 'From the floor'} />
+        {!within && <Field control={control} name="wall" label="Which wall" hint="where there are several" />}
+      </View>
+      <View style={styles.row}>
+        <Field control={control} name="width" label="Outside width" />
+        <Field control={control} name="height" label="Outside height" />
+        <Field control={control} name="depth" label="Outside depth" />
+      </View>
+      <ChoiceField
+        control={control}
+        name="fixedTo"
+        label="Fixed to"
+        options={FIXINGS}
+        say={of(FIXING_WORDS)}
+        optional
+      />
+      {sort === 'unit' && (
+        <>
+          <ChoiceField
+            control={control}
+            name="opens"
+            label="To get at it"
+            options={OPENINGS}
+            say={of(OPENING_WORDS)}
+            optional
+          />
+          <View style={styles.chips} role="group" aria-label="How it lies">
+            {yes('covers', 'it lies upon what else is in there')}
+            {model?.model === 'grid' && yes('lies', 'it lies flat, seen from above')}
+          </View>
+          <ChoiceField
+            control={control}
+            name="tolerance"
+            label="Things go back"
+            options={TOLERANCES}
+            say={of(TOLERANCE_WORDS)}
+            optional
+          />
+        </>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { gap: space.s + 2 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+  chips: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+});
