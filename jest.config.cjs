@@ -30,6 +30,7 @@ module.exports = {
       rootDir: `${__dirname}/apps/web`,
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
       setupFiles: [...(webPreset.setupFiles ?? []), '<rootDir>/src/test/setup.ts'],
+      transform: { ...webPreset.transform, '\\.mjs$': babel },
       transformIgnorePatterns: [translated],
     },
   ],

@@ -5,16 +5,16 @@ test('worth a look: a purpose woken, a limit kept, a nudge switched off and on a
   room,
 }) => {
   await page.goto(`${room.url}/storage`);
-  await page.getByRole('textbox', { name: 'Ribbons' }).fill('26');
+  await page.getByRole('textbox', { name: 'Ribbons' }).fill('32');
   await page.getByRole('button', { name: 'Keep these limits' }).click();
   await page.goto(`${room.url}/gaps/look`);
-  await expect(page.getByText('Ribbons: 27 where 26 may be. 1 thing must leave.')).toBeVisible();
+  await expect(page.getByText('Ribbons: 33 where 32 may be. 1 thing must leave.')).toBeVisible();
   await page
     .getByRole('region', { name: 'One in, one out' })
     .getByRole('button', { name: /^Let go:/ })
     .first()
     .click();
-  await expect(page.getByText(/^Ribbons: 27 where 26/)).toBeHidden();
+  await expect(page.getByText(/^Ribbons: 33 where 32/)).toBeHidden();
   await page.getByRole('button', { name: 'It is back: Fair-day gems' }).click();
   await expect(page.getByRole('heading', { name: /^To decide now/ })).toBeVisible();
   await expect(page.getByRole('button', { name: 'It is back: Fair-day gems' })).toBeHidden();

@@ -27,75 +27,81 @@ const startBuilt = (db: string, { share, web }: { share: string; web: string }, 
   });
 
 /** A server over a freshly seeded demo room, and windows that fail the test on any console error. */
-export const test = base.extend<{ room: Room; cut: boolean; share: string; web: string }, { seeded: string }>(
-  {
-    /** A demo room, made once for many tests; each has a copy of its own. */
-    seeded: [
-      // Playwright reads which fixtures are asked for from this pattern.
-      async ({}, use) => {
-        const folder = mkdtempSync(join(tmpdir(), 'red-shelf-seeded-'));
-        const db = join(folder, 'stash.db');
-        const seeding = spawnSync(process.execPath, ['apps/server/dist/seed.js'], {
-          env: { ...process.env, RED_SHELF_DB: db, RED_SHELF_TODAY: '2026-06-01' },
-        });
-        if (seeding.status !== 0) throw new Error(seeding.stderr.toString());
-        await use(db);
-        rmSync(folder, { recursive: true, force: true });
-      },
-      { scope: 'worker' },
-    ],
-    /** Whether the test cuts the network: then what does not come through is no fault. */
-    cut: [false, { option: true }],
-    /** An address the server is reached at besides, as if from another device. */
-    share: ['', { option: true }],
-    /** Another folder with the built app in it. */
-    web: ['', { option: true }],
-    room: async ({ context, cut, share, web, seeded }, use) => {
-      const folder = mkdtempSync(join(tmpdir(), 'red-shelf-e2e-'));
+export const test = base.extend<
+  { room: Room; cut: boolean; share: string; web: string; wall: string },
+  { seeded: string }
+>({
+  /** A demo room, made once for many tests; each has a copy of its own. */
+  seeded: [
+    // Playwright reads which fixtures are asked for from this pattern.
+    async ({}, use) => {
+      const folder = mkdtempSync(join(tmpdir(), 'red-shelf-seeded-'));
       const db = join(folder, 'stash.db');
-      copyFileSync(seeded, db);
-      let { process: server, url } = await startBuilt(db, { share, web });
-      const faults: string[] = [];
-      // Every window of the test is watched. The browser itself notes each request that the API refuses,
-      // and refusals are part of the journeys; anything else that is missing is a fault.
-      const watch = (watched: BrowserContext): void => {
-        watched.on('console', (message) => {
-          const refused = /status of 4\d\d/.test(message.text()) && message.location().url.includes('/api/');
-          const away = cut && /net::ERR_|status of 50[234]|when fetching the script/.test(message.text());
-          if (message.type() === 'error' && !refused && !away) faults.push(message.text());
-        });
-        watched.on('weberror', (failure) => faults.push(failure.error().message));
-      };
-      watch(context);
-      // What React recovered from says why only in its cause, which is not passed on.
-      await context.addInitScript(() => {
-        addEventListener('error', ({ error }) => {
-          if (error?.cause) console.error(`because of: ${error.cause.stack ?? error.cause}`);
-        });
+      const seeding = spawnSync(process.execPath, ['apps/server/dist/seed.js'], {
+        env: { ...process.env, RED_SHELF_DB: db, RED_SHELF_TODAY: '2026-06-01' },
       });
-      const stop = async (hard = false): Promise<void> => {
-        const ended = new Promise((resolve) => server.on('exit', resolve));
-        server.kill(hard ? 'SIGKILL' : 'SIGTERM');
-        await ended;
-      };
-      const start = async (): Promise<void> => {
-        ({ process: server } = await startBuilt(db, { share, web }, new URL(url).port));
-      };
-      await use({
-        url,
-        watch,
-        stop: () => stop(),
-        start,
-        restart: async ({ hard } = { hard: false }) => {
-          await stop(hard);
-          await start();
-        },
-      });
-      server.kill('SIGKILL');
+      if (seeding.status !== 0) throw new Error(seeding.stderr.toString());
+      await use(db);
       rmSync(folder, { recursive: true, force: true });
-      expect(faults, 'console errors').toEqual([]);
     },
+    { scope: 'worker' },
+  ],
+  /** Whether the test cuts the network: then what does not come through is no fault. */
+  cut: [false, { option: true }],
+  /** An address the server is reached at besides, as if from another device. */
+  share: ['', { option: true }],
+  /** Another folder with the built app in it. */
+  web: ['', { option: true }],
+  /** How the wall is looked at when a test begins. */
+  wall: ['racks', { option: true }],
+  room: async ({ context, cut, share, web, wall, seeded }, use) => {
+    const folder = mkdtempSync(join(tmpdir(), 'red-shelf-e2e-'));
+    const db = join(folder, 'stash.db');
+    copyFileSync(seeded, db);
+    let { process: server, url } = await startBuilt(db, { share, web });
+    const faults: string[] = [];
+    // Every window of the test is watched. The browser itself notes each request that the API refuses,
+    // and refusals are part of the journeys; anything else that is missing is a fault.
+    const watch = (watched: BrowserContext): void => {
+      watched.on('console', (message) => {
+        const refused = /status of 4\d\d/.test(message.text()) && message.location().url.includes('/api/');
+        const away = cut && /net::ERR_|status of 50[234]|when fetching the script/.test(message.text());
+        if (message.type() === 'error' && !refused && !away) faults.push(message.text());
+      });
+      watched.on('weberror', (failure) => faults.push(failure.error().message));
+    };
+    watch(context);
+    // What React recovered from says why only in its cause, which is not passed on.
+    await context.addInitScript((view) => {
+      // Rack by rack, but for what is about the picture of the room.
+      if (location.protocol.startsWith('http') && !localStorage.getItem('red-shelf.wall'))
+        localStorage.setItem('red-shelf.wall', view);
+      addEventListener('error', ({ error }) => {
+        if (error?.cause) console.error(`because of: ${error.cause.stack ?? error.cause}`);
+      });
+    }, wall);
+    const stop = async (hard = false): Promise<void> => {
+      const ended = new Promise((resolve) => server.on('exit', resolve));
+      server.kill(hard ? 'SIGKILL' : 'SIGTERM');
+      await ended;
+    };
+    const start = async (): Promise<void> => {
+      ({ process: server } = await startBuilt(db, { share, web }, new URL(url).port));
+    };
+    await use({
+      url,
+      watch,
+      stop: () => stop(),
+      start,
+      restart: async ({ hard } = { hard: false }) => {
+        await stop(hard);
+        await start();
+      },
+    });
+    server.kill('SIGKILL');
+    rmSync(folder, { recursive: true, force: true });
+    expect(faults, 'console errors').toEqual([]);
   },
-);
+});
 
 export { expect };

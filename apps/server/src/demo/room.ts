@@ -13,10 +13,12 @@ import { demoColours } from './colours';
 import { demoExtras } from './extras';
 import { demoFacts } from './facts';
 import { demoRecords, PALETTE } from './groups';
+import { cameWith, PIECES } from './furniture';
 import { historyOf } from './history';
 import type { DemoLedger, Supply } from './ledger';
 import { PILES } from './piles';
 import { randomStream, type Random } from './random';
+import { roomThings } from './roomThings';
 import { beside, demoUnit, PALETTE_TRAY, RACKS } from './units';
 
 const SEED = 20_260_401;
@@ -63,13 +65,19 @@ export function demoRoom(now: number): StashDocument {
     if (spot) ledger.place(settledAt, 'whole', spot);
   }
   const extras = demoExtras(now);
-  const everything: readonly DemoLedger[] = [...ledgers, ...extras];
+  const everything: readonly DemoLedger[] = [...ledgers, ...extras, ...roomThings(now)];
   const all = everything.map(({ supply }) => supply);
   return {
     format: 'red-shelf',
     formatVersion: DOCUMENT_VERSION,
     exportedAt: new Date(now).toISOString(),
-    units: [...rootUnits('Boathouse wall'), ...racks, ...beside(racks.length)],
+    units: [
+      ...rootUnits('Boathouse wall'),
+      ...PIECES,
+      ...racks,
+      ...beside(racks.length),
+      ...cameWith(racks.length + 5),
+    ],
     supplies: all,
     holdings: everything.flatMap(({ lots }) => lots),
     events: everything

@@ -34,10 +34,11 @@ const ORDINALS = [
 ];
 const nth = (n: number): string => ORDINALS[n - 1] ?? `${n}th`;
 
-function sayStep(step: WayStep): string {
+function sayStep(step: WayStep, level: number): string {
   switch (step.do) {
     case 'go to':
-      return step.of > 2 ? `${step.name} (the ${nth(step.nth)} of ${step.of})` : step.name;
+      // Furniture is known by its name; of several drawers one counts.
+      return level > 0 && step.of > 2 ? `${step.name} (the ${nth(step.nth)} of ${step.of})` : step.name;
     case 'open':
       return OPENING_WORDS[step.how];
     case 'lift':

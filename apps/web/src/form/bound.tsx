@@ -1,5 +1,6 @@
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { Choice } from '../ui/Choice';
+import { FoldedChoice } from '../ui/FoldedChoice';
 import { DateField } from '../ui/DateField';
 import { Note } from '../ui/Note';
 
@@ -13,6 +14,8 @@ interface ChoiceFieldProps<T extends FieldValues> extends Bound<T> {
   /** How an option is said; as it is, where nothing else is. */
   readonly say?: (option: string) => string;
   readonly optional?: boolean;
+  /** Many options: the answer is said, and the others open on request. */
+  readonly folded?: boolean;
 }
 
 /** One of a few words, in a form. */
@@ -21,13 +24,15 @@ export function ChoiceField<T extends FieldValues>({
   name,
   options,
   say = (option) => option,
+  folded = false,
   ...shown
 }: ChoiceFieldProps<T>) {
   const { field, fieldState } = useController({ control, name });
+  const Shown = folded ? FoldedChoice : Choice;
   const chosen = options.find((each) => each === field.value);
   return (
     <>
-      <Choice
+      <Shown
         {...shown}
         options={options.map(say)}
         value={chosen === undefined ? '' : say(chosen)}

@@ -84,6 +84,7 @@ test('a rack is edited whole: standing, limit, skipped columns; slips are said a
   expect(screen.getByText('1 thing will have no place, and stay in the stash: Marsh Lantern.')).toBeTruthy();
   type('Where it is kept', 'hall');
   fireEvent.click(screen.getByRole('radio', { name: 'as a snake' }));
+  press('It comes after: another');
   const after = screen.getByRole('radiogroup', { name: 'It comes after' });
   fireEvent.click(within(after).getByRole('radio', { name: 'C Old rack' }));
   press('Keep it so');

@@ -148,6 +148,8 @@ test('a rack is put up as its sort comes, or with other rows and columns; nonsen
       name: 'Marker tray',
       model: expect.objectContaining({ rowsUm: [18_000, 18_000, 18_000], depthUm: 140_000, wallUm: 3000 }),
       rules: { kinds: ['marker'] },
+      parentId: 'room',
+      facts: {},
     },
   ]);
 });

@@ -27,6 +27,9 @@ import type { SlotPanelProps } from './SlotPanel';
 import { useWallView, WALL_VIEWS } from './wallView';
 import { useFound } from '../api/useFound';
 
+/** A sheet covers so much of a phone's foot at most. */
+const SHEET_PX = 320;
+
 interface WallScreenProps {
   /** What comes with the rest of the app, a moment later. */
   readonly panel: ComponentType<SlotPanelProps>;
@@ -103,7 +106,15 @@ export function WallScreen({ panel: Panel, room: Room, ways: Ways }: WallScreenP
       {view === 'room' && units.length > 0 ? (
         <View style={[styles.page, styles.fixed]}>
           {head}
-          {stash && <Room stash={stash} lit={lit} choice={choice} onChoose={setChoice} />}
+          {stash && (
+            <Room
+              stash={stash}
+              lit={lit}
+              choice={choice}
+              onChoose={setChoice}
+              covered={choice && !wide ? SHEET_PX : 0}
+            />
+          )}
           {wide && acts}
         </View>
       ) : (
@@ -159,6 +170,6 @@ const styles = StyleSheet.create({
   views: { flexDirection: 'row', gap: space.xs },
   inside: { padding: space.m, paddingTop: 14, gap: space.m, paddingBottom: space.l * 3 },
   /** Room to scroll the last rack clear of the sheet. */
-  underSheet: { paddingBottom: 320 },
+  underSheet: { paddingBottom: SHEET_PX },
   acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
 });

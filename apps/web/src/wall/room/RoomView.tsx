@@ -17,6 +17,8 @@ export interface RoomViewProps {
   readonly lit: ReadonlySet<string> | undefined;
   readonly choice: SlotChoice | null;
   readonly onChoose: (choice: SlotChoice | null) => void;
+  /** px at the foot that a sheet covers while something is chosen. */
+  readonly covered: number;
 }
 
 /** Things are drawn and can be taken from this many px a cell on; from afar a unit is its colours. */
@@ -38,7 +40,7 @@ const isNear = ({ unit, box }: Standing<UnitView>, { k, box: seen }: Seen): bool
   meets(box, seen) && (box.w / UM_A_PX) * k >= NEAR_UNIT_PX && (cellUm(unit) / UM_A_PX) * k >= NEAR_PX;
 
 /** The room in elevation: walls, furniture, racks and what is in them, to one scale, from the whole room to one slot. */
-export function RoomView({ stash, lit, choice, onChoose }: RoomViewProps) {
+export function RoomView({ stash, lit, choice, onChoose, covered }: RoomViewProps) {
   const { all } = stash.wall;
   const slots = useContents(stash);
   const scene = useMemo(() => sceneOf(all), [all]);
@@ -52,9 +54,9 @@ export function RoomView({ stash, lit, choice, onChoose }: RoomViewProps) {
       const { box, unit } = each;
       const flat = unit.facts.lies === true && unit.model?.model === 'grid';
       setOut(flat ? unit.id : null);
-      to(flat ? { ...box, h: box.h + unitSize(unit).h } : box);
+      to(flat ? { ...box, h: box.h + unitSize(unit).h } : box, covered);
     },
-    [to],
+    [to, covered],
   );
   // What was chosen elsewhere, by a search, is gone to.
   useEffect(() => {
@@ -132,7 +134,7 @@ interface PieceProps {
 
 /** Furniture: its outline, and its name where there is room for it. */
 function Piece({ standing, k, onGo }: PieceProps) {
-  const { unit, box } = standing;
+  const { unit, box, level } = standing;
   const [left, top, width, height] = [box.x, box.y, box.w, box.h].map((um) => um / UM_A_PX);
   const named = box.w / UM_A_PX > 70 / k;
   return (
@@ -149,7 +151,9 @@ function Piece({ standing, k, onGo }: PieceProps) {
           lines={1}
           style={[
             styles.name,
-            { left, top: (top ?? 0) - 18 / k, width, fontSize: 13 / k, lineHeight: 17 / k },
+            // Under what it names; in what stands in another, at its foot.
+            { left: (left ?? 0) + 3 / k, top: (top ?? 0) + (height ?? 0) - (level > 0 ? 20 / k : -2 / k) },
+            { maxWidth: width, fontSize: 13 / k, lineHeight: 17 / k },
           ]}
         >
           {unit.name}

@@ -1,7 +1,7 @@
 import type { Box } from '@red-shelf/core';
 import { select } from 'd3-selection';
 import 'd3-transition';
-import { zoom, zoomIdentity, type ZoomBehavior } from 'd3-zoom';
+import { zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from 'd3-zoom';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { View } from 'react-native';
 
@@ -11,6 +11,7 @@ const MOST = 14;
 const MARGIN_PX = 40;
 /** A unit that is gone to fills this share of the view. */
 const FILLS = 0.92;
+const WALK = 2.4;
 const GLIDE_MS = 260;
 
 export interface Seen {
@@ -32,6 +33,8 @@ export function useZoom(world: Extent) {
   const worldRef = useRef<View>(null);
   const [view, setView] = useState<Extent>({ width: 0, height: 0 });
   const [seen, setSeen] = useState<Seen | null>(null);
+  /** Where one looks: kept when a panel takes some of the view. */
+  const looked = useRef<ZoomTransform | null>(null);
   const behaviour = useRef<ZoomBehavior<HTMLElement, unknown> | null>(null);
   const fit = Math.min(view.width / (world.width + MARGIN_PX), view.height / (world.height + MARGIN_PX));
   useEffect(() => {
@@ -56,16 +59,24 @@ export function useZoom(world: Extent) {
       .on('zoom', ({ transform: { x, y, k } }) => {
         moved.style.transform = `translate(${x}px,${y}px) scale(${k})`;
       })
-      .on('end', ({ transform: { x, y, k } }) => {
+      .on('end', ({ transform }) => {
+        const { x, y, k } = transform;
+        looked.current = transform;
         moved.style.willChange = '';
         const um = (px: number): number => (px / k) * UM_A_PX;
         setSeen({ k, box: { x: um(-x), y: um(-y), w: um(view.width), h: um(view.height) } });
       });
     const selection = select(element).call(made);
-    const middle = zoomIdentity
-      .translate((view.width - world.width * fit) / 2, (view.height - world.height * fit) / 2)
-      .scale(fit);
-    made.transform(selection, middle);
+    // On a tall screen one begins at the left end and walks along the wall.
+    const high = view.height / (world.height + MARGIN_PX / fit);
+    const k = view.width < view.height ? Math.max(fit, Math.min(high, fit * WALK)) : fit;
+    const start = zoomIdentity
+      .translate(
+        k > fit ? MARGIN_PX / 2 : (view.width - world.width * k) / 2,
+        (view.height - world.height * k) / 2,
+      )
+      .scale(k);
+    made.transform(selection, looked.current && looked.current.k > fit ? looked.current : start);
     behaviour.current = made;
     return () => {
       selection.on('.zoom', null);
@@ -87,16 +98,15 @@ export function useZoom(world: Extent) {
     return {
       by: (factor: number) => on((made, gliding) => made.scaleBy(gliding, factor)),
       pan: (dx: number, dy: number) => on((made, gliding) => made.translateBy(gliding, dx, dy)),
-      /** Goes to a box of the world, µm. */
-      to: ({ x, y, w, h }: Box) =>
+      /** Goes to a box of the world, µm; so many px at the foot of the view are covered. */
+      to: ({ x, y, w, h }: Box, covered = 0) =>
         on((made, gliding) => {
           const [px, py, pw, ph] = [x, y, w, h].map((um) => um / UM_A_PX) as [number, number, number, number];
-          const k = Math.min(MOST, FILLS * Math.min(view.width / pw, view.height / ph));
+          const high = Math.max(view.height - covered, view.height / 5);
+          const k = Math.min(MOST, FILLS * Math.min(view.width / pw, high / ph));
           made.transform(
             gliding,
-            zoomIdentity
-              .translate(view.width / 2 - (px + pw / 2) * k, view.height / 2 - (py + ph / 2) * k)
-              .scale(k),
+            zoomIdentity.translate(view.width / 2 - (px + pw / 2) * k, high / 2 - (py + ph / 2) * k).scale(k),
           );
         }),
     };

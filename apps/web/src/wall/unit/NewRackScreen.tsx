@@ -9,7 +9,7 @@ import { unitTitle } from '../../copy/supply';
 import { words } from '../../copy/words';
 import { Button } from '../../ui/Button';
 import { Caution } from '../../ui/Caution';
-import { Choice } from '../../ui/Choice';
+import { FoldedChoice } from '../../ui/FoldedChoice';
 import { Columns } from '../../ui/Columns';
 import { Note } from '../../ui/Note';
 import { Page } from '../../ui/Page';
@@ -83,7 +83,7 @@ function NewRack({ start, kept }: { readonly start: UnitTemplate; readonly kept:
             {!wide && <UnitPreview unit={drawn} contents={[]} units={units} />}
             <UnitFields control={form.control} how={said.how} way={said.way} />
             {within.length > 0 && (
-              <Choice
+              <FoldedChoice
                 label="It stands in"
                 options={[THE_ROOM, ...within.map(unitTitle)]}
                 value={within.filter(({ id }) => id === parent).map(unitTitle)[0] ?? THE_ROOM}

@@ -112,6 +112,7 @@ export function PieceForm({ piece, all }: PieceFormProps) {
                 control={ask.control}
                 name="parent"
                 label="It stands in"
+                folded
                 options={[ROOM_ID, ...others.map(({ id }) => id)]}
                 say={(id) => others.find((each) => each.id === id)?.name ?? THE_ROOM}
               />

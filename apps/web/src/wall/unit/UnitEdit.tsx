@@ -172,6 +172,7 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
               control={rest.control}
               name="parent"
               label="It stands in"
+              folded
               options={[ROOM_ID, ...pieces.map(({ id }) => id), ...others.map(({ id }) => id)]}
               say={titleOf}
             />
@@ -180,6 +181,7 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
               control={rest.control}
               name="after"
               label="It comes after"
+              folded
               options={[FIRST, ...others.map(({ id }) => id)]}
               say={titleOf}
             />
