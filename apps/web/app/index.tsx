@@ -4,7 +4,8 @@ import { WallScreen } from '../src/wall/WallScreen';
 const SlotPanel = later('SlotPanel');
 const RoomView = later('RoomView');
 const FoundWays = later('FoundWays');
+const CarryPanel = later('CarryPanel');
 
 export default function Wall() {
-  return <WallScreen panel={SlotPanel} room={RoomView} ways={FoundWays} />;
+  return <WallScreen panel={SlotPanel} room={RoomView} ways={FoundWays} carry={CarryPanel} />;
 }

@@ -30,6 +30,7 @@ export { NewRackScreen } from './wall/unit/NewRackScreen';
 export { DoorScreen } from './share/DoorScreen';
 export { BatchBar } from './stash/BatchBar';
 export { SupplyPanel } from './supply/SupplyPanel';
+export { CarryPanel } from './wall/carry/CarryPanel';
 export { FoundWays } from './wall/FoundWays';
 export { RoomView } from './wall/room/RoomView';
 export { SlotPanel } from './wall/SlotPanel';

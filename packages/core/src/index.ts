@@ -142,7 +142,7 @@ export { cellAt, evenGrid } from './storage/models/grid';
 export { FILLINGS, MOST_COLUMNS, MOST_ROWS, type GridModel } from './storage/models/gridSchema';
 export type { Box } from './storage/models/definition';
 export type { LooseModel } from './storage/models/looseSchema';
-export { offerSlots, racksFor, type OfferUnit } from './storage/offer';
+export { offerSlots, racksFor, type Offer, type OfferUnit } from './storage/offer';
 export { findTemplate, UNIT_TEMPLATES, type UnitTemplate } from './storage/templates';
 export {
   FIXINGS,
@@ -175,6 +175,7 @@ export { sceneOf, type Scene, type Standing } from './storage/room/scene';
 export { frontOf, insideOf } from './storage/room/front';
 export { PIECE_STARTS, type PieceStart } from './storage/room/pieces';
 export { wayTo, type WayStep } from './storage/room/way';
+export { setDownFrom, type SetDown, type SetDownPlan } from './storage/setDown';
 export { painOf, type Pain } from './storage/pain';
 export { freeLabel, mayStandIn, movedBehind, unitLettered } from './storage/tree';
 export { DEFAULT_RECIPE, SORT_KEYS, type Recipe, type Sortable, type SortKey } from './arrange/headings';

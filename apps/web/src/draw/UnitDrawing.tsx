@@ -48,7 +48,7 @@ export const UnitDrawing = memo(function UnitDrawing({
   const seen = (own: VisibleEnd): VisibleEnd => (unit.model ? holdsOf(unit.model).seen(own) : own);
   const space = (index: number) => (unit.model ? holdsOf(unit.model).space(loose ? null : index) : null);
   return (
-    <View style={{ width, height }}>
+    <View style={{ width, height }} {...marked({ drawing: unit.id, built: asBuilt ? 'yes' : 'no' })}>
       <View aria-hidden>
         <Svg width={width} height={height}>
           <Rect x={0} y={0} width={width} height={height} fill={colour.rack} stroke={colour.rackWall} />
@@ -127,12 +127,16 @@ export const UnitDrawing = memo(function UnitDrawing({
             aria-pressed={selected === index}
             tabIndex={(selected ?? 0) === index ? 0 : -1}
             onPress={() => onSelect(index)}
+            {...(slots[index] && marked({ thing: 'yes' }))}
             style={[styles.hit, hitBox(box, loose ? 0 : wallOf(unit) * scale)]}
           />
         ))}
     </View>
   );
 });
+
+/** Says to what drags things which drawing this is, and where a thing can be taken hold of. */
+const marked = (dataSet: Readonly<Record<string, string>>): object => ({ dataSet });
 
 const wallOf = ({ model }: UnitView): number => (model?.model === 'grid' ? model.wallUm : 0);
 

@@ -20,9 +20,11 @@ export function boxesOf(
   return holds.boxes(bodies, asBuilt);
 }
 
-/** One scale for the whole wall, px per µm: the widest unit fills the width there is. */
+/** One scale for racks, px per µm: the widest with cells fills the width there is; a longer shelf or rod is drawn smaller. */
 export function wallScale(units: readonly Pick<UnitView, 'model'>[], widthPx: number): number {
-  return widthPx / Math.max(1000, ...units.map((unit) => unitSize(unit).w));
+  const racks = units.filter(({ model }) => model?.model === 'grid');
+  const measured = racks.length > 0 ? racks : units;
+  return widthPx / Math.max(1000, ...measured.map((unit) => unitSize(unit).w));
 }
 
 /** Spreads units over columns, each going to the column that is shortest so far. */

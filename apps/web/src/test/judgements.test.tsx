@@ -12,6 +12,7 @@ import { StashScreen } from '../stash/StashScreen';
 import { SupplyPanel } from '../supply/SupplyPanel';
 import { PainList } from '../judge/PainList';
 import { SlotPanel } from '../wall/SlotPanel';
+import { CarryPanel } from '../wall/carry/CarryPanel';
 import { FoundWays } from '../wall/FoundWays';
 import { RoomView } from '../wall/room/RoomView';
 import { WallScreen } from '../wall/WallScreen';
@@ -230,7 +231,7 @@ test('racks that are put away are neither on the wall nor offered for arranging'
     },
   });
   localStorage.setItem('red-shelf.wall', 'racks');
-  const wall = show(<WallScreen panel={SlotPanel} room={RoomView} ways={FoundWays} />);
+  const wall = show(<WallScreen panel={SlotPanel} room={RoomView} ways={FoundWays} carry={CarryPanel} />);
   expect(await screen.findByText('1 rack · 1 in place · 5 open')).toBeTruthy();
   wall.unmount();
   show(<ArrangeScreen />);

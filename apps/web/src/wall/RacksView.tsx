@@ -39,7 +39,7 @@ export function RacksView({ units, shown, slots, lit, choice, onChoose }: RacksV
                   key={each.id}
                   unit={each}
                   slots={slots.get(each.id) ?? []}
-                  scale={scale}
+                  scale={Math.min(scale, columnWidth / unitSize(each).w)}
                   lit={lit}
                   selected={choice?.unitId === each.id ? choice.slot : null}
                   onSelect={onChoose}

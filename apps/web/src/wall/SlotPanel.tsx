@@ -8,6 +8,7 @@ import {
   mayLive,
   formOf,
   hasColour,
+  wayTo,
 } from '@red-shelf/core';
 import type { Place, UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
@@ -17,12 +18,14 @@ import { hasPlace, isLoose, mainOf, toReachIn, useRoom, type Contents, type Livi
 import { usePreferences, type Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { placeWord, sayToReach } from '../copy/places';
+import { sayTolerance, sayWay } from '../copy/room';
 import { sayLotAmount, sayLotWhat } from '../copy/lots';
 import { sayWarning } from '../copy/reasons';
 import { sayLastUsed } from '../copy/history';
 import { sayWhat } from '../copy/supply';
 import { many } from '../copy/words';
 import { CapNote } from '../judge/CapNote';
+import { lift } from './carry/carried';
 import { UseButton } from '../row/UseButton';
 import { colour, LIP, radius, space, TOUCH } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -118,6 +121,7 @@ function Occupied({ living: { supply, lot }, unit, slots, slot, stash }: Occupie
   const what = sayLotWhat(lot, preferences.units);
   const wants = formOf(supply.kind, supply.form).orientation;
   const first = toReachIn(unit, slots, slot);
+  const way = sayWay(wayTo(unit, stash.wall.all));
   return (
     <>
       <View style={styles.thing}>
@@ -135,6 +139,8 @@ function Occupied({ living: { supply, lot }, unit, slots, slot, stash }: Occupie
           </Txt>
         </View>
       </View>
+      {unit.facts.tolerance && <Txt look="quiet">{sayTolerance(unit.facts.tolerance)}</Txt>}
+      {way !== '' && <Txt look="quiet">{`The way: ${way}.`}</Txt>}
       {first > 0 && <Txt>{sayToReach(unit.model, first)}</Txt>}
       {beside.length > 0 && <Txt look="quiet">Beside it: {beside.join(' · ')}</Txt>}
       {answer !== null &&
@@ -151,6 +157,7 @@ function Occupied({ living: { supply, lot }, unit, slots, slot, stash }: Occupie
           grow
           onPress={() => router.push({ pathname: '/stash', params: { supply: supply.id } })}
         />
+        <Button label="Carry" says={`Carry ${supply.name}`} grow onPress={() => lift(lot.id)} />
         <Button
           label="To the bench"
           grow

@@ -1,7 +1,7 @@
 import { isOnWall } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
-import { useMemo, useRef, useState, type ComponentType } from 'react';
+import { useCallback, useMemo, useRef, useState, type ComponentType } from 'react';
 import { ScrollView, StyleSheet, View, type TextInput } from 'react-native';
 import { countIn, hasPlace, isLoose, useContents, type Contents } from '../api/contents';
 import { useStash } from '../api/queries';
@@ -21,6 +21,10 @@ import { stepSlot } from '../draw/geometry';
 import type { SlotChoice } from '../draw/UnitBlock';
 import { Chip } from '../ui/Chip';
 import type { FoundWaysProps } from './FoundWays';
+import { lift, useCarried } from './carry/carried';
+import type { CarryPanelProps } from './carry/CarryPanel';
+import { DragGround } from './carry/DragGround';
+import { useSpace } from './carry/useSpace';
 import { RacksView } from './RacksView';
 import type { RoomViewProps } from './room/RoomView';
 import type { SlotPanelProps } from './SlotPanel';
@@ -35,10 +39,11 @@ interface WallScreenProps {
   readonly panel: ComponentType<SlotPanelProps>;
   readonly room: ComponentType<RoomViewProps>;
   readonly ways: ComponentType<FoundWaysProps>;
+  readonly carry: ComponentType<CarryPanelProps>;
 }
 
 /** The room and its racks, to scale and full of colour. Search dims what does not match; a tap says what lives in a slot. */
-export function WallScreen({ panel: Panel, room: Room, ways: Ways }: WallScreenProps) {
+export function WallScreen({ panel: Panel, room: Room, ways: Ways, carry: Carry }: WallScreenProps) {
   const { stash: whole, error } = useStash();
   // First the field, then rack after rack.
   const stash = useGradually(1) > 0 ? whole : undefined;
@@ -46,6 +51,20 @@ export function WallScreen({ panel: Panel, room: Room, ways: Ways }: WallScreenP
   const [view, setView] = useWallView(wide);
   const [query, setQuery] = useState('');
   const [choice, setChoice] = useState<SlotChoice | null>(null);
+  const [drops, setDrops] = useState(0);
+  const dragged = useRef(false);
+  const carried = useCarried(stash);
+  const inHand = carried.length > 0;
+  const drop = (): void => setDrops((count) => count + 1);
+  // What is in hand is set down by pointing twice at one place.
+  const latest = useRef({ choice, inHand });
+  latest.current = { choice, inHand };
+  const choose = useCallback((next: SlotChoice | null): void => {
+    const { choice: before, inHand: holding } = latest.current;
+    if (holding && next && before?.unitId === next.unitId && before.slot === next.slot)
+      setDrops((count) => count + 1);
+    else setChoice(next);
+  }, []);
   const field = useRef<TextInput>(null);
   const slots = useContents(stash);
   const found = useFound(stash, query);
@@ -65,9 +84,15 @@ export function WallScreen({ panel: Panel, room: Room, ways: Ways }: WallScreenP
           ArrowRight: step('ArrowRight'),
           ArrowUp: step('ArrowUp'),
           ArrowDown: step('ArrowDown'),
-          Escape: () => setChoice(null),
+          ...(inHand ? {} : { Escape: () => setChoice(null) }),
         }
       : {}),
+  });
+  useSpace(() => {
+    const living = choice && slots.get(choice.unitId)?.[choice.slot];
+    if (inHand && choice) drop();
+    else if (living) lift(living.lot.id);
+    return inHand || Boolean(living);
   });
   const head = (
     <>
@@ -89,7 +114,7 @@ export function WallScreen({ panel: Panel, room: Room, ways: Ways }: WallScreenP
             : `${many(found.length, 'match', 'matches')}, ${found.filter(hasPlace).length} of them on the wall`}
         </Txt>
       )}
-      {stash && found && found.length > 0 && <Ways found={found} stash={stash} onChoose={setChoice} />}
+      {stash && found && found.length > 0 && <Ways found={found} stash={stash} onChoose={choose} />}
       {/* What does not need the stash stands at once. */}
       {!whole && <Waiting error={error} />}
       {stash && units.length === 0 && <Note>{words.emptyWall}</Note>}
@@ -103,45 +128,68 @@ export function WallScreen({ panel: Panel, room: Room, ways: Ways }: WallScreenP
   );
   return (
     <View style={styles.split}>
-      {view === 'room' && units.length > 0 ? (
-        <View style={[styles.page, styles.fixed]}>
-          {head}
-          {stash && (
-            <Room
-              stash={stash}
+      <DragGround
+        stash={stash}
+        onAim={setChoice}
+        onDrop={() => {
+          dragged.current = true;
+          drop();
+        }}
+      >
+        {view === 'room' && units.length > 0 ? (
+          <View style={[styles.page, styles.fixed]}>
+            {head}
+            {stash && (
+              <Room
+                stash={stash}
+                lit={lit}
+                choice={choice}
+                onChoose={choose}
+                covered={(choice || inHand) && !wide ? SHEET_PX : 0}
+              />
+            )}
+            {wide && acts}
+          </View>
+        ) : (
+          <ScrollView
+            style={styles.page}
+            contentContainerStyle={[styles.inside, (choice || inHand) && !wide && styles.underSheet]}
+          >
+            {head}
+            <RacksView
+              units={units}
+              shown={shown}
+              slots={slots}
               lit={lit}
               choice={choice}
-              onChoose={setChoice}
-              covered={choice && !wide ? SHEET_PX : 0}
+              onChoose={choose}
             />
-          )}
-          {wide && acts}
-        </View>
-      ) : (
-        <ScrollView
-          style={styles.page}
-          contentContainerStyle={[styles.inside, choice && !wide && styles.underSheet]}
-        >
-          {head}
-          <RacksView
-            units={units}
-            shown={shown}
-            slots={slots}
-            lit={lit}
-            choice={choice}
-            onChoose={setChoice}
-          />
-          {shown === units.length && acts}
-          {stash?.supplies.length === 0 && <FirstSteps />}
-        </ScrollView>
+            {shown === units.length && acts}
+            {stash?.supplies.length === 0 && <FirstSteps />}
+          </ScrollView>
+        )}
+      </DragGround>
+      {stash && inHand && (
+        <Carry
+          stash={stash}
+          carried={carried}
+          choice={choice}
+          drops={drops}
+          onChoose={choose}
+          onDone={() => {
+            // Who drags goes on dragging: nothing opens, and the wall stays where it is.
+            if (dragged.current) setChoice(null);
+            dragged.current = false;
+          }}
+        />
       )}
-      {stash && choice && unit && (
+      {stash && choice && unit && !inHand && (
         <Panel
           unit={unit}
           slots={slots.get(unit.id) ?? []}
           choice={choice}
           stash={stash}
-          onChoose={setChoice}
+          onChoose={choose}
           onClose={() => setChoice(null)}
         />
       )}

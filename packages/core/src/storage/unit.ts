@@ -91,7 +91,7 @@ export function pathTo<U extends Pick<Unit, 'id' | 'parentId'>>(
 const SHOULDER_UM = 1_300_000;
 
 /** How high its foot is above the floor, as measured, µm; what nobody measured counts as standing on what it stands in. */
-export const footUm = <U extends Pick<Unit, 'id' | 'parentId' | 'facts'>>(
+const footUm = <U extends Pick<Unit, 'id' | 'parentId' | 'facts'>>(
   unit: U,
   byId: ReadonlyMap<string, U>,
 ): number => pathTo(unit, byId).reduce((sum, { facts }) => sum + (facts.pose?.upUm ?? 0), 0);

@@ -62,7 +62,6 @@ export function RoomView({ stash, lit, choice, onChoose, covered }: RoomViewProp
   useEffect(() => {
     if (standing && seen && !isNear(standing, seen)) go(standing);
     // Only a new choice moves the view; one may look away from it.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [choice]);
   const arrows: Record<string, () => void> = choice
     ? {}
@@ -201,7 +200,7 @@ function Zoom({ says, sign, onPress }: { says: string; sign: string; onPress: ()
 const styles = StyleSheet.create({
   room: { flex: 1, minHeight: 240 },
   // What a finger does here moves the room, not the page.
-  view: { flex: 1, overflow: 'hidden', touchAction: 'none' } as object,
+  view: { flex: 1, overflow: 'hidden', ...({ touchAction: 'none' } as object) },
   world: { position: 'absolute', left: 0, top: 0 },
   floor: { position: 'absolute', left: 0, height: 3, backgroundColor: colour.quiet },
   piece: {

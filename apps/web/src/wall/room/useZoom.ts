@@ -1,7 +1,7 @@
 import type { Box } from '@red-shelf/core';
 import { select } from 'd3-selection';
 import 'd3-transition';
-import { zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from 'd3-zoom';
+import { zoom, zoomIdentity, type D3ZoomEvent, type ZoomBehavior, type ZoomTransform } from 'd3-zoom';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { View } from 'react-native';
 
@@ -52,14 +52,20 @@ export function useZoom(world: Extent) {
         [-MARGIN_PX / fit, -MARGIN_PX / fit],
         [world.width + MARGIN_PX / fit, world.height + MARGIN_PX / fit],
       ])
+      // By a mouse, things are dragged, and the room beside them; two fingers move the room anywhere.
+      .filter(
+        (event: MouseEvent) =>
+          event.button === 0 &&
+          (event.type !== 'mousedown' || !(event.target as Element).closest('[data-thing]')),
+      )
       .on('start', () => {
         // While it moves it is a picture that is moved; at rest it is drawn sharp.
         moved.style.willChange = 'transform';
       })
-      .on('zoom', ({ transform: { x, y, k } }) => {
+      .on('zoom', ({ transform: { x, y, k } }: D3ZoomEvent<HTMLElement, unknown>) => {
         moved.style.transform = `translate(${x}px,${y}px) scale(${k})`;
       })
-      .on('end', ({ transform }) => {
+      .on('end', ({ transform }: D3ZoomEvent<HTMLElement, unknown>) => {
         const { x, y, k } = transform;
         looked.current = transform;
         moved.style.willChange = '';

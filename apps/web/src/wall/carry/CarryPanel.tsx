@@ -1,0 +1,184 @@
+import { addressIn, HAND_ID } from '@red-shelf/core';
+import { useEffect, useRef } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { order, routes } from '../../api/client';
+import { isLoose, readContents, type Living } from '../../api/contents';
+import { usePreferences, type Stash } from '../../api/queries';
+import { useChange } from '../../api/useChange';
+import { sayFits, sayInHand, sayNo } from '../../copy/carry';
+import { sayWarning } from '../../copy/reasons';
+import { sayTolerance } from '../../copy/room';
+import { many } from '../../copy/words';
+import type { SlotChoice } from '../../draw/UnitBlock';
+import { colour, radius, space } from '../../theme/tokens';
+import { Button } from '../../ui/Button';
+import { Note } from '../../ui/Note';
+import { Swatch } from '../../ui/Swatch';
+import { Txt } from '../../ui/Txt';
+import { useKeys } from '../../ui/useKeys';
+import { useWide } from '../../ui/useWide';
+import { letGoOf } from './carried';
+import { useAim, type Aim } from './useAim';
+
+export interface CarryPanelProps {
+  readonly stash: Stash;
+  readonly carried: readonly Living[];
+  readonly choice: SlotChoice | null;
+  /** Counts the drops: each sets down where one points. */
+  readonly drops: number;
+  readonly onChoose: (choice: SlotChoice | null) => void;
+  /** Everything that could be was set down. */
+  readonly onDone: () => void;
+}
+
+/** What is in hand, what the place one points at says to it, and setting it down there. */
+export function CarryPanel({ stash, carried, choice, drops, onChoose, onDone }: CarryPanelProps) {
+  const wide = useWide();
+  const { aim, others } = useAim(stash, carried, choice);
+  const place = useChange(
+    ({ lot, unitId, cell }: { lot: Living['lot']; unitId: string; cell: number | null }) =>
+      order(routes.placeHolding, { id: lot.id, body: { version: lot.version, place: { unitId, cell } } }),
+  );
+  const setDown = async ({ unit, plan }: Aim): Promise<void> => {
+    for (const { thing, cell } of plan.set) {
+      const { spot } = thing.lot;
+      // What is set down where it is already was never away.
+      const stays = spot?.unitId === unit.id && spot.cell === cell;
+      const done =
+        stays || (await place.mutateAsync({ lot: thing.lot, unitId: unit.id, cell }).catch(() => null));
+      if (!done) return;
+      letGoOf([thing.lot.id]);
+    }
+    onDone();
+  };
+  const go = (): void => {
+    if (aim && aim.plan.set.length > 0 && !place.isPending) void setDown(aim);
+  };
+  const toBench = async (): Promise<void> => {
+    for (const { lot } of carried)
+      await place.mutateAsync({ lot, unitId: HAND_ID, cell: null }).catch(() => null);
+    letGoOf();
+  };
+  const done = useRef(drops);
+  useEffect(() => {
+    // Only another drop sets down: not those before it was lifted.
+    if (drops !== done.current) go();
+    done.current = drops;
+  }, [drops]);
+  useKeys({ Escape: () => letGoOf() });
+  const slotOf = (unitId: string, cell: number | null): SlotChoice => ({
+    unitId,
+    slot: cell ?? readContents(stash).get(unitId)?.length ?? 0,
+  });
+  const refused = aim?.plan.refused[0];
+  return (
+    <View style={wide ? styles.card : styles.sheet} role="complementary" aria-label="In hand">
+      <ScrollView contentContainerStyle={styles.body}>
+        <View style={styles.things}>
+          {carried.slice(0, SHOWN).map(({ supply, lot }) => (
+            <Swatch key={lot.id} hex={supply.hex} group={supply.group} size={36} />
+          ))}
+        </View>
+        <Txt look="strong" level={2}>
+          {sayInHand(carried.map(({ supply }) => supply.name))}
+        </Txt>
+        <View aria-live="polite" style={styles.verdict}>
+          {aim ? (
+            <Verdict aim={aim} stash={stash} />
+          ) : (
+            <Txt>Point at a place: tap it, drag there, or go with the arrow keys.</Txt>
+          )}
+        </View>
+        {refused && others.length > 0 && <Txt look="quiet">These would take it:</Txt>}
+        {refused &&
+          others.map(({ unit, cell }) => (
+            <Button
+              key={unit.id}
+              label={`${addressIn(unit, cell)} ${unit.name}`}
+              onPress={() => onChoose(slotOf(unit.id, cell))}
+            />
+          ))}
+        {refused && others.length === 0 && <Txt look="quiet">Nothing in the room takes it as it is.</Txt>}
+        {aim && aim.plan.set.length > 0 && (
+          <Button
+            main
+            label={
+              carried.length > 1 ? `Set ${many(aim.plan.set.length, 'thing')} down here` : 'Set it down here'
+            }
+            busy={place.isPending}
+            onPress={go}
+          />
+        )}
+        <View style={styles.acts}>
+          <Button label="Leave where it was" grow onPress={() => letGoOf()} />
+          <Button label="To the bench" grow onPress={() => void toBench()} />
+        </View>
+      </ScrollView>
+    </View>
+  );
+}
+
+const SHOWN = 6;
+
+/** Fits or not, with the measures; what is wrong there all the same; how exactly things go back there. */
+function Verdict({ aim: { unit, cell, plan }, stash }: { readonly aim: Aim; readonly stash: Stash }) {
+  const { units } = usePreferences().preferences;
+  const nameOf = (id: string): string => stash.byId.get(id)?.name ?? 'something';
+  const address = addressIn(unit, cell);
+  const [first] = plan.set;
+  const warnings = new Map(
+    plan.set.flatMap((each) => each.warnings.map((warning) => [sayWarning(warning, nameOf), warning])),
+  );
+  const stays = first?.thing.lot.spot?.unitId === unit.id && first.thing.lot.spot.cell === first.cell;
+  return (
+    <>
+      {first && (
+        <Txt>
+          {stays && !isLoose(unit) ? `${address} is where it is now.` : sayFits(address, first.clear, units)}
+        </Txt>
+      )}
+      {plan.refused.map(({ thing, refusal }) => (
+        <Note key={thing.lot.id} sort="attention">
+          {sayNo(thing.supply.name, address, refusal)}
+        </Note>
+      ))}
+      {[...warnings.keys()].map((said) => (
+        <Note key={said} sort="attention">
+          {said}
+        </Note>
+      ))}
+      {unit.facts.tolerance && <Txt look="quiet">{sayTolerance(unit.facts.tolerance)}</Txt>}
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  sheet: {
+    position: 'absolute',
+    left: 0,
+    right: 0,
+    bottom: 0,
+    maxHeight: 340,
+    backgroundColor: colour.card,
+    borderTopWidth: 1,
+    borderTopColor: colour.hairline,
+    boxShadow: `0 -6px 18px ${colour.shade}`,
+  },
+  /** It lies over the wall: what one drags must not move away under the hand. */
+  card: {
+    position: 'absolute',
+    left: space.m,
+    bottom: space.m,
+    width: 400,
+    maxHeight: 360,
+    backgroundColor: colour.card,
+    borderWidth: 1,
+    borderColor: colour.hairline,
+    borderRadius: radius.m,
+    boxShadow: `0 6px 18px ${colour.shade}`,
+  },
+  body: { padding: space.m, gap: space.s + 2 },
+  things: { flexDirection: 'row', gap: space.xs },
+  verdict: { gap: space.s },
+  acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+});

@@ -1,0 +1,104 @@
+import {
+  DndContext,
+  DragOverlay,
+  MouseSensor,
+  TouchSensor,
+  useDraggable,
+  useSensor,
+  useSensors,
+  type DragMoveEvent,
+} from '@dnd-kit/core';
+import { useRef, useState, type ReactNode } from 'react';
+import { View } from 'react-native';
+import { useContents } from '../../api/contents';
+import type { Stash } from '../../api/queries';
+import type { SlotChoice } from '../../draw/UnitBlock';
+import { Swatch } from '../../ui/Swatch';
+import { lift, useCarried } from './carried';
+import { pointedAt } from './pointedAt';
+
+interface DragGroundProps {
+  readonly stash: Stash | undefined;
+  readonly onAim: (choice: SlotChoice | null) => void;
+  /** It was let go over a place that one points at. */
+  readonly onDrop: () => void;
+  readonly children: ReactNode;
+}
+
+/** A press this long takes hold on a touch screen, so that a swipe still scrolls. */
+const HOLD_MS = 300;
+const SLIP_PX = 8;
+
+/** Where things can be dragged: what is taken hold of is in hand, and goes where it is let go if the place takes it. */
+export function DragGround({ stash, onAim, onDrop, children }: DragGroundProps) {
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: SLIP_PX } }),
+    useSensor(TouchSensor, { activationConstraint: { delay: HOLD_MS, tolerance: SLIP_PX } }),
+  );
+  const contents = useContents(stash);
+  const carried = useCarried(stash);
+  const [dragged, setDragged] = useState<{ hex: string; lotId: string } | null>(null);
+  const aimed = useRef<SlotChoice | null>(null);
+  const units = stash?.wall.units ?? [];
+  const under = ({ activatorEvent, delta }: Pick<DragMoveEvent, 'activatorEvent' | 'delta'>) => {
+    const from = startOf(activatorEvent);
+    return from && pointedAt(from.x + delta.x, from.y + delta.y, units, contents);
+  };
+  return (
+    <DndContext
+      sensors={sensors}
+      onDragStart={({ activatorEvent }) => {
+        const at = under({ activatorEvent, delta: { x: 0, y: 0 } });
+        const living = at && contents.get(at.unitId)?.[at.slot];
+        setDragged(living ? { hex: living.supply.hex, lotId: living.lot.id } : null);
+        aimed.current = null;
+        if (living) lift(living.lot.id);
+      }}
+      onDragMove={(event) => {
+        if (!dragged) return;
+        const at = under(event);
+        const before = aimed.current;
+        if (at?.unitId === before?.unitId && at?.slot === before?.slot) return;
+        aimed.current = at;
+        onAim(at);
+      }}
+      onDragEnd={(event) => {
+        setDragged(null);
+        const at = dragged && under(event);
+        if (!at) return;
+        onAim(at);
+        onDrop();
+      }}
+      onDragCancel={() => setDragged(null)}
+    >
+      <Ground>{children}</Ground>
+      <DragOverlay dropAnimation={null}>
+        {dragged && (
+          <Swatch
+            hex={dragged.hex}
+            group={carried.find(({ lot }) => lot.id === dragged.lotId)?.supply.group ?? 'neutral'}
+            size={44}
+          />
+        )}
+      </DragOverlay>
+    </DndContext>
+  );
+}
+
+function Ground({ children }: { readonly children: ReactNode }) {
+  const { setNodeRef, listeners } = useDraggable({ id: 'wall' });
+  return (
+    <View
+      ref={(view) => setNodeRef(view as unknown as HTMLElement | null)}
+      style={{ flex: 1, minHeight: 0, minWidth: 0 }}
+      {...listeners}
+    >
+      {children}
+    </View>
+  );
+}
+
+function startOf(event: Event): { x: number; y: number } | null {
+  const at = 'touches' in event ? (event as TouchEvent).touches[0] : (event as MouseEvent);
+  return at ? { x: at.clientX, y: at.clientY } : null;
+}

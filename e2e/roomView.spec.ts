@@ -1,0 +1,174 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './room';
+
+const slot = (page: Page, address: string) =>
+  page.getByRole('button', { name: new RegExp(`^(Slot )?${address}\\b`) }).first();
+/** Where a thing lives says its panel. */
+async function livesAt(page: Page, address: string): Promise<string> {
+  await slot(page, address).click();
+  const panel = page.getByRole('complementary', { name: 'What lives here' });
+  const name = (await panel.getByRole('button', { name: /^Carry / }).getAttribute('aria-label')) ?? '';
+  await panel.getByRole('button', { name: 'Close', exact: true }).click();
+  return name.replace('Carry ', '');
+}
+
+test.describe('the room in elevation', () => {
+  test.use({ wall: 'room' });
+
+  test('from the whole room to one drawer and back, and the way to a hidden thing', async ({
+    page,
+    room,
+  }) => {
+    await page.goto(room.url);
+    await expect(page.getByRole('button', { name: 'Go to Drawer tower' })).toBeVisible();
+    await page.getByRole('button', { name: /^Go to A Pad rack/ }).press('Enter');
+    await expect(slot(page, 'A1·01')).toBeVisible();
+    await page.getByRole('button', { name: 'The whole room' }).click();
+    await expect(page.getByRole('button', { name: /^Go to A Pad rack/ })).toBeVisible();
+    await page.keyboard.press('+');
+    await page.keyboard.press('0');
+    await page.getByRole('searchbox').fill('Shell Board');
+    const found = page.getByRole('button', { name: /^M Shell Board/ });
+    await expect(found).toHaveAccessibleName(/Drawer tower, Paper drawer, pull it out, lift Upper tray/);
+    await found.click();
+    await expect(page.getByRole('complementary', { name: 'What lives here' })).toContainText('Shell Board');
+    await expect(
+      page.getByText(/^The way: Drawer tower, Paper drawer, pull it out, lift Upper tray\./),
+    ).toBeVisible();
+  });
+
+  test('furniture is put in the room by typing, a rack into it, and both are taken back', async ({
+    page,
+    room,
+  }) => {
+    await page.goto(`${room.url}/storage`);
+    await page.getByRole('button', { name: 'Furniture' }).click();
+    await page.getByRole('radio', { name: 'Cart', exact: true }).click();
+    await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Rolling cart');
+    await page.getByRole('textbox', { name: 'Outside width' }).fill('sixteen');
+    await expect(page.getByText(/“sixteen” cannot be read/)).toBeVisible();
+    await page.getByRole('textbox', { name: 'Outside width' }).fill('16 1/2 in');
+    await page.getByRole('textbox', { name: 'From the left' }).fill('4.2 m');
+    await page.getByRole('button', { name: 'Put it in the room' }).click();
+    await expect(page.getByText('Rolling cart: the wall was changed.')).toBeVisible();
+    await page.getByRole('button', { name: /^Rolling cart: 0 things stand in it/ }).waitFor();
+    await page.goto(`${room.url}/rack?template=box`);
+    await page.getByRole('button', { name: 'It stands in: another' }).click();
+    await page.getByRole('radio', { name: 'Rolling cart', exact: true }).click();
+    await page.getByRole('textbox', { name: 'From the bottom' }).fill('300 mm');
+    await page.getByRole('button', { name: 'Put it up' }).click();
+    await expect(page.getByRole('button', { name: /^Go to O Box/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).first().click();
+    await expect(page.getByRole('button', { name: /^Go to O Box/ })).toBeHidden();
+    await page.goto(`${room.url}/storage`);
+    await page.getByRole('button', { name: /^Drawer tower: 2 things stand in it/ }).click();
+    await page.getByRole('button', { name: 'Take it away' }).click();
+    // What stood in it is in the room still.
+    await page.goto(room.url);
+    await expect(page.getByRole('button', { name: 'Go to Drawer tower' })).toBeHidden();
+    await expect(page.getByRole('button', { name: /^Go to G Odds drawer/ })).toBeVisible();
+  });
+});
+
+test('tap and tap: what a place says is said before anything is set down, and what is refused says who would take it', async ({
+  page,
+  room,
+}) => {
+  await page.goto(room.url);
+  await slot(page, 'A1·01').click();
+  await page.getByRole('button', { name: 'Carry Ember Latch' }).click();
+  const hand = page.getByRole('complementary', { name: 'In hand' });
+  await expect(hand).toContainText('In hand: Ember Latch.');
+  await slot(page, 'B1·01').click();
+  await expect(hand).toContainText('B1·01 is not made for Ember Latch.');
+  await expect(hand.getByRole('button', { name: 'Set it down here' })).toBeHidden();
+  await slot(page, 'A1·02').click();
+  await expect(hand).toContainText('something else lives there');
+  await slot(page, 'A2·02').click();
+  await expect(hand).toContainText(/^(.*)A2·02 takes it: 4 mm left across, 2 mm above\./);
+  // Nothing has moved yet; pointing at the same place again sets it down.
+  await slot(page, 'A2·02').click();
+  await expect(hand).toBeHidden();
+  await expect(page.getByText(/^Ember Latch/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(slot(page, 'A1·01')).toHaveAccessibleName(/Ember Latch/);
+});
+
+test('by keyboard: space lifts, arrows point, space sets down, escape leaves it where it was', async ({
+  page,
+  room,
+}) => {
+  await page.goto(room.url);
+  await slot(page, 'A1·01').press('Enter');
+  await expect(page.getByRole('complementary', { name: 'What lives here' })).toBeVisible();
+  await page.keyboard.press(' ');
+  const hand = page.getByRole('complementary', { name: 'In hand' });
+  await expect(hand).toContainText('A1·01 is where it is now.');
+  await page.keyboard.press('ArrowRight');
+  await expect(hand).toContainText('something else lives there');
+  await page.keyboard.press(' ');
+  await expect(hand).toContainText('something else lives there');
+  await page.keyboard.press('ArrowDown');
+  await expect(hand).toContainText('A2·02 takes it');
+  await page.keyboard.press(' ');
+  await expect(hand).toBeHidden();
+  await expect(slot(page, 'A2·02')).toHaveAccessibleName(/Ember Latch/);
+  await page.keyboard.press(' ');
+  await expect(hand).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(hand).toBeHidden();
+  await expect(slot(page, 'A2·02')).toHaveAccessibleName(/Ember Latch/);
+});
+
+test('by dragging: a drop is taken where it fits, and one that is refused stays in hand with the reason', async ({
+  page,
+  room,
+}) => {
+  test.skip(test.info().project.name === 'phone', 'A finger holds first: see the next one.');
+  await page.goto(room.url);
+  const middle = async (address: string) => {
+    const box = await slot(page, address).boundingBox();
+    return { x: (box?.x ?? 0) + (box?.width ?? 0) / 2, y: (box?.y ?? 0) + (box?.height ?? 0) / 2 };
+  };
+  const drag = async (from: string, to: string) => {
+    const [a, b] = [await middle(from), await middle(to)];
+    await page.mouse.move(a.x, a.y);
+    await page.mouse.down();
+    await page.mouse.move(a.x + 12, a.y + 4, { steps: 3 });
+    await page.mouse.move(b.x, b.y, { steps: 8 });
+    await page.mouse.up();
+  };
+  await slot(page, 'A1·01').waitFor();
+  await drag('A1·01', 'A2·02');
+  await expect(slot(page, 'A2·02')).toHaveAccessibleName(/Ember Latch/);
+  await drag('A2·02', 'B1·01');
+  const hand = page.getByRole('complementary', { name: 'In hand' });
+  await expect(hand).toContainText('B1·01 is not made for Ember Latch.');
+  await hand.getByRole('button', { name: /Cupboard box$/ }).click();
+  await hand.getByRole('button', { name: 'Set it down here' }).click();
+  await expect(slot(page, 'A2·02')).toHaveAccessibleName(/open/i);
+});
+
+test('by finger: holding lifts, moving points, letting go sets down; a swipe still scrolls', async ({
+  page,
+  room,
+}) => {
+  test.skip(test.info().project.name === 'wide', 'A mouse does not hold.');
+  await page.goto(room.url);
+  await slot(page, 'A1·01').waitFor();
+  const client = await page.context().newCDPSession(page);
+  const at = async (address: string) => {
+    const box = await slot(page, address).boundingBox();
+    return { x: (box?.x ?? 0) + (box?.width ?? 0) / 2, y: (box?.y ?? 0) + (box?.height ?? 0) / 2 };
+  };
+  const [from, to] = [await at('A1·01'), await at('A2·02')];
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', point?: { x: number; y: number }) =>
+    client.send('Input.dispatchTouchEvent', { type, touchPoints: point ? [point] : [] });
+  await touch('touchStart', from);
+  await page.waitForTimeout(450);
+  for (const share of [0.4, 0.8, 1])
+    await touch('touchMove', { x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share });
+  await touch('touchEnd');
+  await expect(slot(page, 'A2·02')).toHaveAccessibleName(/Ember Latch/);
+  expect(await livesAt(page, 'A2·02')).toBe('Ember Latch');
+});
