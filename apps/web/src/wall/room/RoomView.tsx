@@ -10,6 +10,7 @@ import { colour, font, radius, space, TOUCH } from '../../theme/tokens';
 import { Txt } from '../../ui/Txt';
 import { useKeys } from '../../ui/useKeys';
 import { RoomUnit } from './RoomUnit';
+import { useOneByOne } from './useOneByOne';
 import { UM_A_PX, useZoom, type Seen } from './useZoom';
 
 export interface RoomViewProps {
@@ -46,6 +47,15 @@ export function RoomView({ stash, lit, choice, onChoose, covered }: RoomViewProp
   const scene = useMemo(() => sceneOf(all), [all]);
   const world = { width: scene.w / UM_A_PX, height: (scene.h + ROOM_BELOW_UM) / UM_A_PX };
   const { viewRef, worldRef, setView, seen, by, pan, to } = useZoom(world);
+  const near = useOneByOne(
+    useMemo(
+      () =>
+        new Set(
+          seen ? scene.standing.filter((each) => isNear(each, seen)).map(({ unit: { id } }) => id) : [],
+        ),
+      [scene, seen],
+    ),
+  );
   const [outId, setOut] = useState<string | null>(null);
   const standing = scene.standing.find(({ unit }) => unit.id === choice?.unitId);
   const whole = { x: 0, y: 0, w: scene.w, h: scene.h };
@@ -97,7 +107,7 @@ export function RoomView({ stash, lit, choice, onChoose, covered }: RoomViewProp
                 key={each.unit.id}
                 standing={each}
                 slots={slots.get(each.unit.id) ?? []}
-                near={seen !== null && isNear(each, seen)}
+                near={near.has(each.unit.id)}
                 out={outId === each.unit.id}
                 lit={lit}
                 selected={choice?.unitId === each.unit.id ? choice.slot : null}

@@ -2,7 +2,7 @@ import type { Box } from '@red-shelf/core';
 import { select } from 'd3-selection';
 import 'd3-transition';
 import { zoom, zoomIdentity, type D3ZoomEvent, type ZoomBehavior, type ZoomTransform } from 'd3-zoom';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { startTransition, useEffect, useMemo, useRef, useState } from 'react';
 import type { View } from 'react-native';
 
 /** The world is laid out at this many µm a px; zooming only moves and stretches it. */
@@ -70,7 +70,10 @@ export function useZoom(world: Extent) {
         looked.current = transform;
         moved.style.willChange = '';
         const um = (px: number): number => (px / k) * UM_A_PX;
-        setSeen({ k, box: { x: um(-x), y: um(-y), w: um(view.width), h: um(view.height) } });
+        // What is drawn otherwise from near follows when the page is free.
+        startTransition(() =>
+          setSeen({ k, box: { x: um(-x), y: um(-y), w: um(view.width), h: um(view.height) } }),
+        );
       });
     const selection = select(element).call(made);
     // On a tall screen one begins at the left end and walks along the wall.
