@@ -57,9 +57,9 @@ test.describe('the room in elevation', () => {
     await page.getByRole('radio', { name: 'Rolling cart', exact: true }).click();
     await page.getByRole('textbox', { name: 'From the bottom' }).fill('300 mm');
     await page.getByRole('button', { name: 'Put it up' }).click();
-    await expect(page.getByRole('button', { name: /^Go to O Box/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Go to P Box/ })).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).first().click();
-    await expect(page.getByRole('button', { name: /^Go to O Box/ })).toBeHidden();
+    await expect(page.getByRole('button', { name: /^Go to P Box/ })).toBeHidden();
     await page.goto(`${room.url}/storage`);
     await page.getByRole('button', { name: /^Drawer tower: 2 things stand in it/ }).click();
     await page.getByRole('button', { name: 'Take it away' }).click();

@@ -82,9 +82,9 @@ test('edit, use, refill, buy, discard and remove, each with undo', async ({ page
   await page.getByRole('button', { name: 'More acts' }).click();
   await page.getByRole('button', { name: 'Remove' }).click();
   await said('Renamed Rope removed.');
-  await expect(page.getByText('234 supplies')).toBeVisible();
+  await expect(page.getByText('236 supplies')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText('235 supplies')).toBeVisible();
+  await expect(page.getByText('237 supplies')).toBeVisible();
 });
 
 test('two windows edit one supply: the second sees both versions and chooses', async ({

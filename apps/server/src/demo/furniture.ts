@@ -2,6 +2,7 @@ import { KINDS, ROOM_ID, type UnitFacts } from '@red-shelf/core';
 import type { StashDocument } from '@red-shelf/contract';
 import {
   at,
+  BEAD_BOX,
   BENCH,
   BOARD,
   MM,
@@ -63,7 +64,14 @@ const CAME_WITH: readonly (Given & { readonly id: string })[] = [
     rules: { kinds: ['companion'] },
     facts: { ...at(20, 30), covers: true, tolerance: 'anywhere' },
   },
+  {
+    id: BEAD_BOX,
+    template: 'compartment-box',
+    name: 'Bead box',
+    parentId: BENCH,
+    facts: { ...at(900, 740), lies: true, opens: 'lid' },
+  },
 ];
 
 export const cameWith = (position: number): Unit[] =>
-  CAME_WITH.map(({ id, ...given }, i) => demoUnit(id, 'KLMN'[i] ?? 'Z', position + i, given));
+  CAME_WITH.map(({ id, ...given }, i) => demoUnit(id, 'KLMNO'[i] ?? 'Z', position + i, given));

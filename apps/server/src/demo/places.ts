@@ -18,4 +18,5 @@ export const SHELVES = 'demo-shelves';
 export const PEG_ROD = 'demo-rod';
 export const SILL_GUTTER = 'demo-gutter';
 export const PAPER_DRAWER = 'demo-paper-drawer';
+export const BEAD_BOX = 'demo-bead-box';
 export const UPPER_TRAY = 'demo-upper-tray';

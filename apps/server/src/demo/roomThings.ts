@@ -1,6 +1,6 @@
 import type { Facts, Kind } from '@red-shelf/core';
 import { DemoLedger, type Supply } from './ledger';
-import { MM, PAPER_DRAWER, PEG_ROD, SILL_GUTTER, UPPER_TRAY } from './places';
+import { BEAD_BOX, MM, PAPER_DRAWER, PEG_ROD, SILL_GUTTER, UPPER_TRAY } from './places';
 
 const DAY = 86_400_000;
 
@@ -57,6 +57,7 @@ const LIVING: readonly (readonly [string, readonly Thing[]])[] = [
       sheets('Dusk Board', '#6d6a8c', 9),
     ],
   ],
+  [BEAD_BOX, [bits('buttons', 'Quay buttons', '#c9a36a'), bits('beads', 'Rush beads', '#6f8f4e')]],
   [UPPER_TRAY, [bits('gems', 'Weir gems', '#9fd0d6'), bits('beads', 'Otter beads', '#7a4a2f')]],
 ];
 /** Bought since, and longer than any place there is. */
@@ -100,7 +101,11 @@ export function roomThings(now: number): DemoLedger[] {
     let next = 0;
     const ledger = new DemoLedger(supply, () => `demo-room-count-${key}-${next++}`);
     ledger.act(at, { act: 'count', items: 1, left });
-    if (unitId) ledger.place(ago(110), 'whole', { unitId, cell: null, rank });
+    if (unitId)
+      ledger.place(ago(110), 'whole', {
+        unitId,
+        ...(unitId === BEAD_BOX ? { cell: rank, rank: 0 } : { cell: null, rank }),
+      });
     return ledger;
   });
 }

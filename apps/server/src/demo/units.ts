@@ -79,7 +79,7 @@ export const RACKS: readonly Given[] = [
     name: 'Marker tray',
     rows: 4,
     columns: 21,
-    ...on(BENCH, 60, 740, { lies: true }),
+    ...on(BENCH, 60, 740),
   },
   { template: 'card-file', name: 'Card file', rows: 1, columns: 44, ...on(SHELVES, 60, 620) },
   { template: 'ribbon-pegs', name: 'Ribbon pegs', rows: 4, columns: 8, ...on(BOARD, 10, 20) },

@@ -9,7 +9,7 @@ export interface FitRefusal {
 }
 
 /** How far a thing may stand out of the front of its place and still be held. */
-const MAY_STICK_OUT = 0.25;
+export const MAY_STICK_OUT = 0.25;
 
 const TOO = { widthUm: 'too_wide', heightUm: 'too_high', depthUm: 'too_deep' } as const;
 const AXES = ['widthUm', 'heightUm', 'depthUm'] as const;

@@ -10,6 +10,7 @@ import { inStash } from '../stash/standing';
 import { fitAnyWay, firstWay, type FitRefusal } from '../fit/inSpace';
 import { boreRefusal } from '../fit/rod';
 import { TURNS, turnsFor, type Turn } from '../fit/turns';
+import { insideAt } from './inside';
 import { holdsOf, isSpotOf } from './models/models';
 import type { Spot } from '../stash/spot';
 import { HAND_ID, isOnWall, type Unit } from './unit';
@@ -86,7 +87,7 @@ export function mayLive(
   const moved = thing.lot.spot?.unitId !== unit.id;
   if (moved && rules.cap !== undefined && others.length >= rules.cap)
     return { code: 'limit_reached', have: others.length, of: rules.cap };
-  const crowded = crowding(thing, model, cell, others);
+  const crowded = crowding(thing, unit, model, cell, others);
   if (crowded && !('warns' in crowded)) return crowded;
   const warnings = [
     ...(crowded ? [crowded.warns] : []),
@@ -111,13 +112,8 @@ export function suits(
   if (!model || !isSpotOf(model, cell)) return { code: 'no_such_spot' };
   if (!isOnWall(unit)) return { code: 'off_wall' };
   if (!rules.kinds.includes(supply.kind)) return { code: 'wrong_kind' };
-  const holds = holdsOf(model);
-  return (
-    onRod(supply, model) ??
-    fitAnyWay(bodyOf(supply, lot).one, turnsOf(supply, model), holds.space(cell), {
-      openFront: holds.openFront,
-    })
-  );
+  const { space, ...front } = insideAt(unit, model, cell);
+  return onRod(supply, model) ?? fitAnyWay(bodyOf(supply, lot).one, turnsOf(supply, model), space, front);
 }
 
 /** What hangs on a rod has a hole, and one that the rod goes through; a hole nobody measured is not held against it. */
@@ -135,8 +131,8 @@ export function wayIn(
 ): Size | null {
   const { model } = unit;
   if (!model) return null;
-  const { openFront, space } = holdsOf(model);
-  return firstWay(bodyOf(supply, lot).one, turnsOf(supply, model), space(cell), { openFront });
+  const { space, ...front } = insideAt(unit, model, cell);
+  return firstWay(bodyOf(supply, lot).one, turnsOf(supply, model), space, front);
 }
 
 /** Lots of a unit that it would not take, as it is or as it is about to be. */
@@ -155,6 +151,7 @@ function turnsOf({ kind, form }: Bodied, model: Model): readonly Turn[] {
 /** What is too much for a place: of what things share there, a no or a warning; of a cell of one's own, a warning. */
 function crowding(
   { supply, lot }: Lodger,
+  unit: Unit,
   model: Model,
   cell: number | null,
   others: readonly Lodger[],
@@ -164,7 +161,8 @@ function crowding(
   const there = others.map((other) => bodyOf(other.supply, other.lot).all);
   const full = holds.fill([...there, all]);
   if (!full) {
-    const tight = fitAnyWay(all, turnsOf(supply, model), holds.space(cell), { openFront: holds.openFront });
+    const { space, ...front } = insideAt(unit, model, cell);
+    const tight = fitAnyWay(all, turnsOf(supply, model), space, front);
     return tight && { warns: { code: 'too_thick', needUm: tight.needUm, haveUm: tight.haveUm } };
   }
   const { measure, have, of } = full;

@@ -1,4 +1,5 @@
 import { isRefusal, mayLive, wayIn, type Lodger, type Refusal, type RoomNow, type Warning } from './mayLive';
+import { insideAt } from './inside';
 import { holdsOf } from './models/models';
 import type { Unit } from './unit';
 
@@ -73,7 +74,7 @@ function cellsFrom({ model }: Unit, cell: number | null): readonly (number | nul
 function clearance(thing: Lodger, unit: Unit, cell: number | null): SetDown<Lodger>['clear'] {
   const size = wayIn(thing, { unit, cell });
   if (!size || !unit.model) return null;
-  const { widthUm, heightUm, depthUm } = holdsOf(unit.model).space(cell);
+  const { widthUm, heightUm, depthUm } = insideAt(unit, unit.model, cell).space;
   return {
     acrossUm: widthUm - size.widthUm,
     aboveUm: heightUm - size.heightUm,

@@ -107,7 +107,7 @@ export const marksIn = <U extends Pick<Unit, 'id' | 'parentId' | 'facts'>>(
   ]);
 
 /** A unit just as its template says, not put up yet. */
-export const unitFromTemplate = ({ id, name, holds, model }: UnitTemplate): Unit => ({
+export const unitFromTemplate = ({ id, name, holds, model, facts }: UnitTemplate): Unit => ({
   id: 'new',
   version: 1,
   parentId: ROOM_ID,
@@ -116,5 +116,5 @@ export const unitFromTemplate = ({ id, name, holds, model }: UnitTemplate): Unit
   name,
   model,
   rules: { kinds: [...holds] },
-  facts: { template: id },
+  facts: { template: id, ...facts },
 });

@@ -49,7 +49,7 @@ function NewRack({ start, kept }: { readonly start: UnitTemplate; readonly kept:
   const { stash } = useStash();
   const within = (stash?.wall.all ?? []).filter(({ facts }) => facts.standing !== 'retired');
   const [parent, setParent] = useState(ROOM_ID);
-  const place = useStanding(`${name}.place`, NOWHERE, units);
+  const place = useStanding(`${name}.place`, template.facts ?? NOWHERE, units);
   const add = useChange((body: NewUnit) => order(routes.addUnit, { body }), { quiet: true });
   const submit = form.handleSubmit(async (values) => {
     const { model, rules } = readUnit(values, units);
