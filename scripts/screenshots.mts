@@ -76,7 +76,9 @@ await shoot('order', 'wide', '/arrange/order', async (page) => {
 await shoot('swatches', 'wide', '/stash?view=swatches&supply=demo-000009');
 await shoot('arrange', 'phone', '/arrange');
 await shoot('gaps', 'phone', '/gaps');
-await shoot('wall', 'wide', '/', async (page) => page.getByRole('button', { name: /^Slot A5·02/ }).click());
+await shoot('wall', 'wide', '/', async (page) =>
+  page.getByRole('button', { name: /^Go to A Pad rack/ }).waitFor(),
+);
 await shoot('stash', 'wide', '/stash?supply=demo-000010', undefined, 'dark');
 await shoot('bench', 'phone', '/bench', async (page) => {
   await page.goto(`${url}/`);

@@ -35,7 +35,7 @@ const piece = (id: string, position: number, name: string, facts: UnitFacts, par
 
 /** The furniture along the boathouse wall; a bay of the shelves is open still. */
 export const PIECES: readonly Unit[] = [
-  piece(BENCH, 0, 'Work bench', { ...at(0, 0), ...outside(1500, 740, 650), fixedTo: 'nothing' }),
+  piece(BENCH, 0, 'Work bench', { ...at(0, 0), ...outside(1500, 740, 650), fixedTo: 'nothing', seat: true }),
   piece(BOARD, 1, 'Board over the bench', { ...at(0, 1150), ...outside(1250, 640, 20), fixedTo: 'wall' }),
   piece(SILL, 2, 'Windowsill', { ...at(1640, 820), ...outside(1080, 30, 220), marks: ['sun'] }),
   piece(TOWER, 3, 'Drawer tower', { ...at(2860, 0), ...outside(420, 900, 420), fixedTo: 'nothing' }),

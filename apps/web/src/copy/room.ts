@@ -1,4 +1,6 @@
-import type { FIXINGS, OPENINGS, TOLERANCES, WayStep } from '@red-shelf/core';
+import type { FIXINGS, GapFill, OPENINGS, TOLERANCES, WayStep } from '@red-shelf/core';
+import { sayLength, type Units } from './measure';
+import { listOf, many } from './words';
 
 export const FIXING_WORDS: Readonly<Record<(typeof FIXINGS)[number], string>> = {
   wall: 'the wall',
@@ -49,3 +51,28 @@ function sayStep(step: WayStep, level: number): string {
 /** The way to something: "Drawer tower, Ribbon drawer (the third of 5), pull it out, lift Upper tray". Nothing where it hangs in sight. */
 export const sayWay = (way: readonly WayStep[]): string =>
   way.length < 2 ? '' : way.map(sayStep).join(', ');
+
+/** "Your spare Narrow pad rack", "3 × Pad rack". */
+export const sayGapFill = ({ take }: GapFill): string =>
+  listOf(
+    take.map(({ unit, spare, count }) =>
+      spare ? `Your spare ${unit.name}` : count > 1 ? `${count} × ${unit.name}` : unit.name,
+    ),
+  );
+
+/** What is won and what is left: "180 places · fills 74% · 4 cm left above". */
+export const sayGapLeft = ({ places, plan }: GapFill, units: Units): string =>
+  [
+    places === null ? null : many(places, 'place'),
+    `fills ${Math.round(100 * plan.usedShare)}%`,
+    plan.leftUm.heightUm > 0 ? `${sayLength(plan.leftUm.heightUm, units)} left above` : null,
+    plan.leftUm.depthUm > 0 ? `${sayLength(plan.leftUm.depthUm, units)} behind` : null,
+    plan.best ? null : 'there may be a better way',
+  ]
+    .filter(Boolean)
+    .join(' · ');
+
+export const sayUses = (uses: number): string => (uses === 0 ? 'never used' : `used ${uses} times`);
+
+/** How a place is reached, on its tint: nothing where it is at hand. */
+export const REACH_SIGN = { near: '', mid: 'a step away', far: 'far' } as const;

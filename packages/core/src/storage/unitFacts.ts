@@ -77,6 +77,8 @@ export const unitFactsSchema = z.strictObject({
   /** A tray that lies: its cells are seen from above, and its front is as high as they are deep. */
   lies: z.boolean().optional(),
   opens: z.enum(OPENINGS).optional(),
+  /** One sits at it: what is at hand is at hand from here. */
+  seat: z.boolean().optional(),
   /** It lies upon what else is in there, and is lifted first. */
   covers: z.boolean().optional(),
   tolerance: z.enum(TOLERANCES).optional(),

@@ -1,16 +1,18 @@
-import { sceneOf, type Box, type Standing } from '@red-shelf/core';
+import { reachesIn, sceneOf, type Box, type Standing } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { useContents } from '../../api/contents';
 import type { Stash } from '../../api/queries';
 import type { SlotChoice } from '../../draw/UnitBlock';
 import { unitSize } from '../../draw/geometry';
-import { colour, font, radius, space, TOUCH } from '../../theme/tokens';
-import { Txt } from '../../ui/Txt';
+import { colour, space } from '../../theme/tokens';
 import { useKeys } from '../../ui/useKeys';
+import { Piece } from './Piece';
+import { Tape, Tint } from './RoomMarks';
 import { RoomUnit } from './RoomUnit';
 import { useOneByOne } from './useOneByOne';
+import { ZoomKey } from './ZoomKey';
 import { UM_A_PX, useZoom, type Seen } from './useZoom';
 
 export interface RoomViewProps {
@@ -56,6 +58,8 @@ export function RoomView({ stash, lit, choice, onChoose, covered }: RoomViewProp
       [scene, seen],
     ),
   );
+  const [tinted, setTinted] = useState(false);
+  const reaches = useMemo(() => (tinted ? reachesIn(all) : null), [tinted, all]);
   const [outId, setOut] = useState<string | null>(null);
   const standing = scene.standing.find(({ unit }) => unit.id === choice?.unitId);
   const whole = { x: 0, y: 0, w: scene.w, h: scene.h };
@@ -116,13 +120,29 @@ export function RoomView({ stash, lit, choice, onChoose, covered }: RoomViewProp
               />
             ),
           )}
+          {seen &&
+            reaches &&
+            scene.standing.map((each) => (
+              <Tint
+                key={each.unit.id}
+                standing={each}
+                k={seen.k}
+                reach={reaches.get(each.unit.id)?.reach ?? 'mid'}
+              />
+            ))}
           {seen && scene.standing.map((each) => <Tape key={each.unit.id} standing={each} k={seen.k} />)}
         </View>
       </View>
       <View style={styles.keys} role="toolbar" aria-label="Zoom">
-        <Zoom says="Nearer" sign="+" onPress={() => by(STEP)} />
-        <Zoom says="Farther" sign="−" onPress={() => by(1 / STEP)} />
-        <Zoom
+        <ZoomKey says="Nearer" sign="+" onPress={() => by(STEP)} />
+        <ZoomKey says="Farther" sign="−" onPress={() => by(1 / STEP)} />
+        <ZoomKey
+          says={tinted ? 'How far things are: switch off' : 'How far things are'}
+          sign="↔"
+          on={tinted}
+          onPress={() => setTinted(!tinted)}
+        />
+        <ZoomKey
           says="The whole room"
           sign="⤢"
           onPress={() => {
@@ -135,108 +155,11 @@ export function RoomView({ stash, lit, choice, onChoose, covered }: RoomViewProp
   );
 }
 
-interface PieceProps {
-  readonly standing: Standing<UnitView>;
-  readonly k: number;
-  readonly onGo: (standing: Standing<UnitView>) => void;
-}
-
-/** Furniture: its outline, and its name where there is room for it. */
-function Piece({ standing, k, onGo }: PieceProps) {
-  const { unit, box, level } = standing;
-  const [left, top, width, height] = [box.x, box.y, box.w, box.h].map((um) => um / UM_A_PX);
-  const named = box.w / UM_A_PX > 70 / k;
-  return (
-    <>
-      <Pressable
-        role="button"
-        aria-label={`Go to ${unit.name}`}
-        onPress={() => onGo(standing)}
-        style={[styles.piece, { left, top, width, height }]}
-      />
-      {named && (
-        <Txt
-          look="quiet"
-          lines={1}
-          style={[
-            styles.name,
-            // Under what it names; in what stands in another, at its foot.
-            { left: (left ?? 0) + 3 / k, top: (top ?? 0) + (height ?? 0) - (level > 0 ? 20 / k : -2 / k) },
-            { maxWidth: width, fontSize: 13 / k, lineHeight: 17 / k },
-          ]}
-        >
-          {unit.name}
-        </Txt>
-      )}
-    </>
-  );
-}
-
-const TAPE_PX = 13;
-/** A letter is put on what is at least so wide and high on the screen. */
-const ROOM_FOR_TAPE = { w: 26, h: 16 };
-
-/** The letter of a unit on its upper left corner, of one size however near it is. */
-function Tape({ standing: { unit, box }, k }: { readonly standing: Standing<UnitView>; readonly k: number }) {
-  const px = (um: number): number => (um / UM_A_PX) * k;
-  if (unit.label === '' || px(box.w) < ROOM_FOR_TAPE.w || px(box.h) < ROOM_FOR_TAPE.h) return null;
-  return (
-    <Txt
-      aria-hidden
-      style={[
-        styles.tape,
-        {
-          left: box.x / UM_A_PX,
-          top: box.y / UM_A_PX,
-          fontSize: TAPE_PX / k,
-          lineHeight: (TAPE_PX + 1) / k,
-          paddingHorizontal: 3 / k,
-        },
-      ]}
-    >
-      {unit.label}
-    </Txt>
-  );
-}
-
-function Zoom({ says, sign, onPress }: { says: string; sign: string; onPress: () => void }) {
-  return (
-    <Pressable role="button" aria-label={says} onPress={onPress} style={styles.key}>
-      <Txt look="title">{sign}</Txt>
-    </Pressable>
-  );
-}
-
 const styles = StyleSheet.create({
   room: { flex: 1, minHeight: 240 },
   // What a finger does here moves the room, not the page.
   view: { flex: 1, overflow: 'hidden', ...({ touchAction: 'none' } as object) },
   world: { position: 'absolute', left: 0, top: 0 },
   floor: { position: 'absolute', left: 0, height: 3, backgroundColor: colour.quiet },
-  piece: {
-    position: 'absolute',
-    backgroundColor: colour.card,
-    borderWidth: 2,
-    borderColor: colour.rackWall,
-  },
-  name: { position: 'absolute', pointerEvents: 'none' },
-  tape: {
-    position: 'absolute',
-    pointerEvents: 'none',
-    zIndex: 2,
-    fontFamily: font.label,
-    color: colour.onAction,
-    backgroundColor: colour.action,
-  },
   keys: { position: 'absolute', right: space.s, bottom: space.s, gap: space.s },
-  key: {
-    width: TOUCH,
-    height: TOUCH,
-    alignItems: 'center',
-    justifyContent: 'center',
-    borderRadius: radius.m,
-    borderWidth: 1,
-    borderColor: colour.hairline,
-    backgroundColor: colour.card,
-  },
 });

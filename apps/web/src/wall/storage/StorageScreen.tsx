@@ -13,6 +13,7 @@ import { Page } from '../../ui/Page';
 import { Txt } from '../../ui/Txt';
 import { UnitHead, useSayFilled } from '../../draw/UnitBlock';
 import { KindLimits } from './KindLimits';
+import { Swaps } from './Swaps';
 import { Needs } from './Needs';
 import { usePains } from '../../judge/PainList';
 import { sayPain } from '../../judge/painWords';
@@ -130,6 +131,7 @@ export function StorageScreen() {
         }
         second={
           <>
+            <Swaps stash={stash} />
             <KindLimits />
             <Needs />
           </>

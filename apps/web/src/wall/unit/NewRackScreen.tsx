@@ -26,14 +26,21 @@ const NOWHERE = {};
 
 /** Put up a unit: start from a sort of it, say its sizes, see it drawn as one types. */
 export function NewRackScreen() {
-  const { template: asked } = useLocalSearchParams<{ template?: string }>();
+  const { template: asked, within } = useLocalSearchParams<{ template?: string; within?: string }>();
   const start = (asked && findTemplate(asked)) || FIRST;
-  return start ? <NewRack key={start.id} start={start} kept={!asked} /> : null;
+  return start ? <NewRack key={start.id} start={start} kept={!asked} parentId={within ?? ROOM_ID} /> : null;
 }
 
 const THE_ROOM = 'the room';
 
-function NewRack({ start, kept }: { readonly start: UnitTemplate; readonly kept: boolean }) {
+interface NewRackProps {
+  readonly start: UnitTemplate;
+  readonly kept: boolean;
+  /** What it is to stand in. */
+  readonly parentId: string;
+}
+
+function NewRack({ start, kept, parentId }: NewRackProps) {
   const { preferences } = usePreferences();
   const { units } = preferences;
   const wide = useWide();
@@ -48,7 +55,7 @@ function NewRack({ start, kept }: { readonly start: UnitTemplate; readonly kept:
   );
   const { stash } = useStash();
   const within = (stash?.wall.all ?? []).filter(({ facts }) => facts.standing !== 'retired');
-  const [parent, setParent] = useState(ROOM_ID);
+  const [parent, setParent] = useState(parentId);
   const place = useStanding(`${name}.place`, template.facts ?? NOWHERE, units);
   const add = useChange((body: NewUnit) => order(routes.addUnit, { body }), { quiet: true });
   const submit = form.handleSubmit(async (values) => {

@@ -21,6 +21,7 @@ import { Note } from '../../ui/Note';
 import { Page } from '../../ui/Page';
 import { RowLink } from '../../ui/RowLink';
 import { Txt } from '../../ui/Txt';
+import { GapFills } from './GapFills';
 import { Marks } from './PlaceCare';
 import { StandingFields, useStanding } from './StandingFields';
 import { withoutStanding } from './standing';
@@ -143,7 +144,9 @@ export function PieceForm({ piece, all }: PieceFormProps) {
           </>
         }
         second={
-          inside.length > 0 && (
+          inside.length === 0 && piece?.facts.outsideUm ? (
+            <GapFills pieceId={piece.id} gap={piece.facts.outsideUm} all={all} />
+          ) : (
             <View role="list" aria-label="What stands in it">
               {inside.map((unit) => (
                 <RowLink

@@ -37,7 +37,7 @@ const of =
 /** Where it stands, measured from the wall and the floor or from what it stands in, and how one gets at it. */
 export function StandingFields({ form, sort, model, within }: StandingFieldsProps) {
   const { control, said, set } = form;
-  const yes = (field: 'lies' | 'covers', label: string) => (
+  const yes = (field: 'lies' | 'covers' | 'seat', label: string) => (
     <Chip many label={label} on={said[field]} onPress={() => set(field, !said[field])} />
   );
   return (
@@ -65,6 +65,11 @@ export function StandingFields({ form, sort, model, within }: StandingFieldsProp
         say={of(FIXING_WORDS)}
         optional
       />
+      {sort === 'piece' && (
+        <View style={styles.chips} role="group" aria-label="Where one sits">
+          {yes('seat', 'this is where I sit')}
+        </View>
+      )}
       {sort === 'unit' && (
         <>
           <ChoiceField

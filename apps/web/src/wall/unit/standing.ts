@@ -15,9 +15,13 @@ export interface StandingSaid {
   readonly tolerance: string;
   readonly lies: boolean;
   readonly covers: boolean;
+  readonly seat: boolean;
 }
 /** The facts that are said here. */
-type Said = Pick<UnitFacts, 'pose' | 'outsideUm' | 'fixedTo' | 'opens' | 'tolerance' | 'lies' | 'covers'>;
+type Said = Pick<
+  UnitFacts,
+  'pose' | 'outsideUm' | 'fixedTo' | 'opens' | 'tolerance' | 'lies' | 'covers' | 'seat'
+>;
 
 const sayMeasure = (um: number | undefined, units: Units): string =>
   um === undefined ? '' : sayLength(um, units);
@@ -34,6 +38,7 @@ export const saidStanding = (facts: Said, units: Units): StandingSaid => ({
   tolerance: facts.tolerance ?? '',
   lies: facts.lies ?? false,
   covers: facts.covers ?? false,
+  seat: facts.seat ?? false,
 });
 
 const oneOf = <T extends string>(options: readonly T[], word: string): T | undefined =>
@@ -54,6 +59,7 @@ export const standingSchema = (units: Units) =>
       tolerance: z.string(),
       lies: z.boolean(),
       covers: z.boolean(),
+      seat: z.boolean(),
     })
     .transform((said, ctx): Said => {
       const measure = (field: 'along' | 'up' | 'width' | 'height' | 'depth'): number | undefined => {
@@ -85,11 +91,12 @@ export const standingSchema = (units: Units) =>
         ...(tolerance ? { tolerance } : {}),
         ...(said.lies ? { lies: true } : {}),
         ...(said.covers ? { covers: true } : {}),
+        ...(said.seat ? { seat: true } : {}),
       };
     });
 
 /** Facts without what is said here, to be said anew. */
 export function withoutStanding(facts: UnitFacts): UnitFacts {
-  const { pose, outsideUm, fixedTo, opens, tolerance, lies, covers, ...rest } = facts;
+  const { pose, outsideUm, fixedTo, opens, tolerance, lies, covers, seat, ...rest } = facts;
   return rest;
 }

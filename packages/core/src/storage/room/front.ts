@@ -1,5 +1,5 @@
 import type { Size } from '../../kinds/definition';
-import { holdsOf } from '../models/models';
+import { holdsOf, type Model } from '../models/models';
 import type { Unit } from '../unit';
 
 /** How wide and high something is from the front, µm. */
@@ -21,15 +21,14 @@ export function frontOf({ model, facts }: Pick<Unit, 'model' | 'facts'>): Front 
   return facts.lies && model.model === 'grid' ? { w, h: model.depthUm + WALL_UM } : { w, h };
 }
 
-/** The inside a unit can be put into, µm; null where nobody measured it. Depth is left out where it is not known. */
-export function insideOf({
-  model,
-  facts,
-}: Pick<Unit, 'model' | 'facts'>): (Front & { readonly d: number | null }) | null {
-  if (model && model.model !== 'grid') {
-    const { widthUm, heightUm, depthUm }: Size = holdsOf(model).space(null);
-    return { w: widthUm, h: heightUm, d: depthUm };
-  }
-  const front = frontOf({ model, facts });
-  return front && { ...front, d: facts.outsideUm?.depthUm ?? null };
+/** The whole outside of a unit, µm: as measured, else what its insides and walls come to; null for a piece nobody measured. */
+export function outsideOf(unit: Pick<Unit, 'model' | 'facts'>): Size | null {
+  const { model, facts } = unit;
+  if (facts.outsideUm) return facts.outsideUm;
+  const front = frontOf(unit);
+  if (!front || !model) return null;
+  const { h } = holdsOf(model).outside(true);
+  const depthUm = facts.lies && model.model === 'grid' ? h : holdsOf(model).space(cellIn(model)).depthUm;
+  return { widthUm: front.w, heightUm: front.h, depthUm: depthUm + WALL_UM };
 }
+const cellIn = ({ model }: Model): number | null => (model === 'grid' ? 0 : null);

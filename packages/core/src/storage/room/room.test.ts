@@ -2,7 +2,9 @@ import fc from 'fast-check';
 import { testUnit } from '../test/testUnit';
 import { marksIn, type Unit } from '../unit';
 import { unitFactsSchema, type UnitFacts } from '../unitFacts';
+import { reachesIn, reachSwaps } from './reach';
 import { sceneOf } from './scene';
+import { gapFills } from './gap';
 import { wayTo } from './way';
 
 const MM = 1000;
@@ -127,4 +129,72 @@ test('a place is measured from the floor and the wall, and not in dreams', () =>
   expect(read({ wall: 'window', alongUm: 0, upUm: 1_900_000 })).toBe(true);
   expect(read({ alongUm: -1 })).toBe(false);
   expect(read({ upUm: 21_000_000 })).toBe(false);
+});
+
+test('a gap: what is spare first, then sorts made for a kind by how well they fill it, never more than goes in', () => {
+  const gap = { widthUm: 620 * MM, heightUm: 300 * MM, depthUm: 330 * MM };
+  const fills = gapFills(gap, [box('spare one'), box('too long', 'room', size(900, 100))], 'ink');
+  expect(fills[0]?.take.map(({ unit, spare, count }) => [unit.id, spare, count])).toEqual([
+    ['spare one', true, 1],
+  ]);
+  const shares = fills.slice(1).map(({ plan }) => plan.usedShare);
+  expect(shares).toEqual([...shares].sort((p, q) => q - p));
+  for (const { take, plan } of fills) {
+    expect(plan.usedShare).toBeLessThanOrEqual(1);
+    for (const { unit } of take) expect(unit.rules.kinds).toContain('ink');
+    const high = plan.layers.reduce((sum, { heightUm }) => sum + heightUm, 0);
+    expect(high).toBeLessThanOrEqual(gap.heightUm);
+  }
+  expect(gapFills({ widthUm: 9 * MM, heightUm: 9 * MM, depthUm: 9 * MM }, [], null)).toEqual([]);
+});
+
+const ROOM = [
+  piece('desk', { ...size(1200, 740), seat: true, pose: { alongUm: 0 } }),
+  box('on the desk', 'room', { pose: { alongUm: 300 * MM, upUm: 740 * MM } }),
+  box('high', 'room', { pose: { alongUm: 300 * MM, upUm: 1700 * MM } }),
+  box('in a drawer', 'room', { opens: 'pulled out', pose: { alongUm: 1300 * MM, upUm: 700 * MM } }),
+  box('across', 'room', { pose: { alongUm: 5000 * MM, upUm: 700 * MM } }),
+  box('said', 'room', { reach: 'near', pose: { alongUm: 6000 * MM, upUm: 0 } }),
+];
+
+test('reach: distance from the seat, height and what is opened first make a place less at hand; what a person says counts', () => {
+  const reaches = reachesIn(ROOM);
+  const of = (id: string) => reaches.get(id);
+  expect(['on the desk', 'high', 'in a drawer', 'across', 'said'].map((id) => of(id)?.reach)).toEqual([
+    'near',
+    'mid',
+    'mid',
+    'far',
+    'near',
+  ]);
+  expect(of('high')).toMatchObject({ band: 'high', awayUm: 0, steps: 0 });
+  expect(of('in a drawer')).toMatchObject({ band: 'easy', steps: 1 });
+});
+
+test('swaps: only ones that can be made both ways, the busiest first, nothing twice', () => {
+  const lot = (id: string, unitId: string, uses: number, highMm = 20) => {
+    const unit = ROOM.find((each) => each.id === unitId) ?? box('none');
+    return {
+      supply: {
+        id,
+        kind: 'ink' as const,
+        form: 'full-pad',
+        facts: { size: { widthUm: 90 * MM, heightUm: highMm * MM, depthUm: 60 * MM } },
+      },
+      lot: { id, as: 'whole' as const, items: 1, left: 1, spot: { unitId, cell: null, rank: 0 } },
+      unit: { ...unit, rules: { kinds: ['ink' as const] } },
+      cell: null,
+      uses,
+    };
+  };
+  const things = [
+    lot('busy', 'across', 40),
+    lot('busier', 'across', 60),
+    lot('too large', 'across', 90, 400),
+    lot('idle', 'on the desk', 0),
+    lot('used', 'on the desk', 25),
+  ];
+  const room = { livingIn: (id: string) => things.filter(({ unit }) => unit.id === id) };
+  const swaps = reachSwaps(things, reachesIn(ROOM), room);
+  expect(swaps.map(({ busy, idle }) => [busy.lot.id, idle.lot.id])).toEqual([['busier', 'idle']]);
 });
