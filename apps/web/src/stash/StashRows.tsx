@@ -8,6 +8,7 @@ import { colour, radius, space } from '../theme/tokens';
 import { Txt } from '../ui/Txt';
 import { useGradually } from '../ui/useGradually';
 import { useRested } from '../ui/useRested';
+import { useSettled } from '../ui/useSettled';
 import { useWide } from '../ui/useWide';
 import type { StashRow } from './rows';
 import { SwatchTile } from './SwatchWall';
@@ -38,7 +39,7 @@ export function StashRows({ rows, tiles, where, picked, chosen, onPress }: Stash
   const wide = useWide();
   const ahead = useGradually(useRested() ? AHEAD_STEPS : 0);
   const begun = useGradually(1) > 0;
-  const first = useMemo(() => (begun ? rows : rows.slice(0, FIRST_ROWS)), [begun, rows]);
+  const first = useSettled(useMemo(() => (begun ? rows : rows.slice(0, FIRST_ROWS)), [begun, rows]));
   const draw = useCallback(
     ({ item }: { readonly item: StashRow }) => {
       if (item.sort === 'family') return <FamilyHead row={item} />;
