@@ -172,3 +172,42 @@ test('by finger: holding lifts, moving points, letting go sets down; a swipe sti
   await expect(slot(page, 'A2·02')).toHaveAccessibleName(/Ember Latch/);
   expect(await livesAt(page, 'A2·02')).toBe('Ember Latch');
 });
+
+test('what belongs together and is kept apart is carried to a place that takes both', async ({
+  page,
+  room,
+}) => {
+  await page.goto(`${room.url}/storage`);
+  await expect(page.getByRole('heading', { name: 'Kept apart' })).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Carry .* and what belongs to it$/ })
+    .first()
+    .click();
+  const hand = page.getByRole('complementary', { name: 'In hand' });
+  await expect(hand).toContainText(/^.*In hand: .* and .*\./);
+  await hand.getByRole('button', { name: 'Leave where it was' }).click();
+  await expect(hand).toBeHidden();
+});
+
+test('another like a rack is put up, turned a quarter; a gap says what could stand in it', async ({
+  page,
+  room,
+}) => {
+  await page.goto(`${room.url}/storage?unit=demo-palette-tray`);
+  await page.getByRole('button', { name: 'Put up another like it' }).click();
+  await expect(page.getByRole('textbox', { name: 'Rows' })).toHaveValue('3');
+  await page.getByRole('button', { name: 'Turn it a quarter' }).click();
+  await expect(page.getByRole('textbox', { name: 'Rows' })).toHaveValue('2');
+  await expect(page.getByRole('textbox', { name: 'Columns', exact: true })).toHaveValue('3');
+  await page.goto(`${room.url}/storage?unit=demo-bay`);
+  await expect(
+    page.getByRole('button', { name: /^Your spare Narrow pad rack: 24 places · fills \d+%/ }),
+  ).toBeVisible();
+  await page.getByRole('radio', { name: 'Markers' }).click();
+  await expect(page.getByRole('button', { name: /^Your spare/ })).toBeHidden();
+  await page
+    .getByRole('button', { name: /^\d+ × .*: .*fills \d+%/ })
+    .first()
+    .click();
+  await expect(page.getByText('It stands in: Open bay')).toBeVisible();
+});

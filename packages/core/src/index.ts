@@ -117,6 +117,7 @@ export {
   endOf,
   HAND_ID,
   isOnWall,
+  isTallAndFree,
   marksIn,
   unitFromTemplate,
   pathTo,
@@ -159,7 +160,15 @@ export { labelPrint, slotLabels, type Labelled, type SlotLabel } from './storage
 export { misfits, type Misfit } from './storage/misfit';
 export { isTooMany, sparesOf } from './stock/spares';
 export { isLow, isUnused, useOf } from './stock/usage';
-export { CARE_IDS, careFor, careRule, PLACE_MARKS, type CareId, type PlaceMark } from './storage/care';
+export {
+  CARE_IDS,
+  careFor,
+  careRule,
+  PLACE_MARKS,
+  type CareId,
+  type PlaceMark,
+  type PlaceSign,
+} from './storage/care';
 export { hazardsOf } from './stash/hazards';
 export type { Trait } from './kinds/definition';
 export { familyWithout, NO_COLOUR } from './stash/colourless';
@@ -175,6 +184,7 @@ export { sceneOf, type Scene, type Standing } from './storage/room/scene';
 export { gapFills, type GapFill } from './storage/room/gap';
 export { PIECE_STARTS, type PieceStart } from './storage/room/pieces';
 export { reachesIn, reachSwaps, type Reach, type Reached, type ReachSwap } from './storage/room/reach';
+export { companionsApart, type Apart, type Housed } from './storage/room/companions';
 export { wayTo, type WayStep } from './storage/room/way';
 export { setDownFrom, type SetDown, type SetDownPlan } from './storage/setDown';
 export { painOf, type Pain } from './storage/pain';
@@ -240,7 +250,7 @@ export { afterSpending, freeOf, heldByKits, lessHeld, takenBy, type Held } from 
 export { capVerdict, type CapVerdict } from './review/caps';
 export { forgottenTen } from './review/forgotten';
 export { dueOnes, type Due } from './review/due';
-export { missingPartners, type MissingPartner } from './gaps/partners';
+export { missingPartners, partnersOf, type MissingPartner } from './gaps/partners';
 export { HEMISPHERES, outOfSeason, seasonOf, seasonState, type Hemisphere } from './stash/seasons';
 export { neverUsed, type Unused } from './review/unused';
 export { breakUpAdvice } from './review/breakUp';

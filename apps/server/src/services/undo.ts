@@ -140,7 +140,8 @@ async function undoRecords(undoing: Undoing, { records }: Inverse): Promise<void
 
 async function undoUnits(undoing: Undoing, { units }: Inverse): Promise<void> {
   const { tx, recorder, at } = undoing;
-  for (const { id, before, ...was } of units) {
+  // Backwards: what moved out of something that was taken away finds it standing again.
+  for (const { id, before, ...was } of [...units].reverse()) {
     const now = await unitRecord(tx, id);
     if (!now || !saysStill(now, was)) {
       undoing.keep('unit', now?.name ?? '', now ? 'changed_since' : 'gone');

@@ -36,6 +36,18 @@ const CARE_WORDS: Readonly<Record<CareId, { readonly why: string; readonly act: 
     why: 'It is heavy, and above the shoulder',
     act: 'Keep it between hip and shoulder; do not climb furniture for it.',
   },
+  'bottle lies': {
+    why: 'In a heap it lies, and what wants to stand may leak',
+    act: 'Stand it in cells or on a rail, close it well, and put a tray under it.',
+  },
+  'pad tilts': {
+    why: 'In a heap pads tilt, and their ink runs to one side',
+    act: 'Let it lie flat, the way up its maker says.',
+  },
+  'marker stands': {
+    why: 'With a tip at each end it dries at the one that is up',
+    act: 'Let it lie level, or keep to what its maker says.',
+  },
   'falls over': {
     why: 'It is heavy, and what it stands in is tall and not fixed',
     act: 'Fix that to the wall first, as its maker says, or ask somebody qualified; heavy things go lowest.',

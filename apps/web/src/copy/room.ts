@@ -1,5 +1,5 @@
-import type { FIXINGS, GapFill, OPENINGS, TOLERANCES, WayStep } from '@red-shelf/core';
-import { sayLength, type Units } from './measure';
+import type { Estimate, FIXINGS, GapFill, Load, OPENINGS, TOLERANCES, WayStep } from '@red-shelf/core';
+import { sayAboutMass, sayLength, type Units } from './measure';
 import { listOf, many } from './words';
 
 export const FIXING_WORDS: Readonly<Record<(typeof FIXINGS)[number], string>> = {
@@ -76,3 +76,24 @@ export const sayUses = (uses: number): string => (uses === 0 ? 'never used' : `u
 
 /** How a place is reached, on its tint: nothing where it is at hand. */
 export const REACH_SIGN = { near: '', mid: 'a step away', far: 'far' } as const;
+
+/** What stands on something, against what it may bear; without racks and boxes, whose mass nobody knows. */
+export function sayLoad(load: Load, units: Units): string {
+  const there = `Things of about ${sayAboutMass(load.massMg, units)}, without what they stand in`;
+  switch (load.state) {
+    case 'ask':
+      return `${there}. What it may bear stands in its maker’s papers; say it here, and it is watched.`;
+    case 'borne':
+      return `${there}: about ${sayAboutMass(load.leftMg, units)} less than it may bear.`;
+    case 'overloaded':
+      return `${there}: about ${sayAboutMass(load.overMg, units)} more than it may bear. Take some elsewhere, the heaviest first.`;
+  }
+}
+
+/** How far a rod sags under what hangs there, of wood and of steel, and whether it wants a brace. */
+export function saySag(wood: Estimate, steel: Estimate, brace: boolean, units: Units): string {
+  const mm = (um: number): string =>
+    um < 500 ? 'not to be seen' : sayLength(Math.round(um / 500) * 500, units);
+  const wants = brace ? ' Brace it in the middle: a sixteenth of that is left.' : '';
+  return `Under what hangs there a wooden rod sags ${mm(wood.low)}${wood.value >= 500 ? ` to ${mm(wood.high)}` : ''}, one of steel ${mm(steel.value)}.${wants}`;
+}

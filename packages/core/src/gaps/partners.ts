@@ -86,3 +86,22 @@ export function missingPartners<T extends Partnered>(items: readonly T[]): Missi
       (p, q) => useOf(q.item) - useOf(p.item) || (p.item.id < q.item.id ? -1 : p.item.id > q.item.id ? 1 : 0),
     );
 }
+
+/** What of a stash belongs beside a supply, sort by sort: its refill, its foam, the card of its colour, the die of its number. */
+export function partnersOf<T extends Partnered>(item: T, items: readonly T[]): readonly T[] {
+  return (formOf(item.kind, item.form).partners ?? []).flatMap((partner) => {
+    const shared = bond(partner, item);
+    if (shared === '' || shared === 'any') return [];
+    return items.filter((other) => {
+      if (other.id === item.id || other.kind !== partner.kind || !inStash(other)) return false;
+      if (partner.form !== undefined && other.form !== partner.form) return false;
+      const { number, matches } = other.facts.attributes ?? {};
+      return [
+        colourNameOf(other.name),
+        textOf(number),
+        textOf(matches),
+        colourNameOf(textOf(matches)),
+      ].includes(shared);
+    });
+  });
+}

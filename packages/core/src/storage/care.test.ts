@@ -1,4 +1,4 @@
-import { CARE_IDS, careFor, careRule, PLACE_MARKS, type CareId, type PlaceMark } from './care';
+import { CARE_IDS, careFor, careRule, PLACE_MARKS, type CareId, type PlaceSign } from './care';
 import { mayLive, type Lodger, type RoomNow } from './mayLive';
 import { evenGrid } from './models/grid';
 import { testUnit } from './test/testUnit';
@@ -14,7 +14,9 @@ const thing = (kind: Lodger['supply']['kind'], form: string, attributes = {}): L
 const LIGHT_MG = 100_000;
 const HEAVY_MG = 3_000_000;
 
-test.each<[CareId, PlaceMark, Lodger['supply'], number]>([
+const SIGNS: readonly PlaceSign[] = [...PLACE_MARKS, 'heap'];
+
+test.each<[CareId, PlaceSign, Lodger['supply'], number]>([
   ['sun fades', 'sun', thing('cardstock', 'sheet-12'), LIGHT_MG],
   ['wood yellows', 'bare wood', thing('sticker', 'sheet'), LIGHT_MG],
   ['damp curls', 'damp', thing('cardstock', 'sheet-12'), LIGHT_MG],
@@ -24,10 +26,13 @@ test.each<[CareId, PlaceMark, Lodger['supply'], number]>([
   ['child finds', 'child', thing('companion', 'beads'), LIGHT_MG],
   ['child finds', 'child', thing('marker', 'alcohol-dual'), LIGHT_MG],
   ['heavy and high', 'high', thing('cardstock', 'sheet-12'), HEAVY_MG],
+  ['bottle lies', 'heap', thing('ink', 'refill'), LIGHT_MG],
+  ['pad tilts', 'heap', thing('ink', 'full-pad'), LIGHT_MG],
+  ['marker stands', 'heap', thing('marker', 'alcohol-dual'), LIGHT_MG],
   ['falls over', 'loose', thing('cardstock', 'sheet-12'), HEAVY_MG],
 ])('%s: where it is %s', (rule, mark, supply, massMg) => {
   expect(careFor(supply, new Set([mark]), massMg)).toContain(rule);
-  expect(careFor(supply, new Set(PLACE_MARKS.filter((each) => each !== mark)), massMg)).not.toContain(rule);
+  expect(careFor(supply, new Set(SIGNS.filter((each) => each !== mark)), massMg)).not.toContain(rule);
 });
 
 test('what suffers nothing somewhere is not warned of', () => {
@@ -62,4 +67,29 @@ test('a place warns by what it is like and what it stands in, but for what was l
   expect(rules({ ...file, facts: { ...file.facts, accepted } })).toEqual(['wood yellows']);
   // Of a unit alone, what it says itself counts.
   expect(mayLive(card, { unit: file, cell: 0 }, EMPTY)).toEqual([{ code: 'care', rule: 'wood yellows' }]);
+});
+
+test('a drawer in tall furniture that nothing holds is free to fall; unknown fixing is not held against it; a drawer is a heap', () => {
+  const tower = (fixedTo?: 'nothing' | 'wall') =>
+    testUnit({
+      id: 'tower',
+      sort: 'piece',
+      parentId: ROOM_ID,
+      model: null,
+      facts: {
+        outsideUm: { widthUm: 400_000, heightUm: 1_200_000, depthUm: 400_000 },
+        ...(fixedTo ? { fixedTo } : {}),
+      },
+    });
+  const drawer = testUnit({
+    id: 'drawer',
+    parentId: 'tower',
+    model: { model: 'loose', widthUm: 300_000, heightUm: 100_000, depthUm: 300_000, fillPercent: 70 },
+  });
+  const signs = (above: Unit) => [
+    ...marksIn(drawer, new Map([above, drawer].map((each) => [each.id, each]))),
+  ];
+  expect(signs(tower('nothing'))).toEqual(['loose', 'heap']);
+  expect(signs(tower('wall'))).toEqual(['heap']);
+  expect(signs(tower())).toEqual(['heap']);
 });

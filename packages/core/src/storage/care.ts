@@ -6,13 +6,15 @@ import { hazardsOf, type Hazard } from '../stash/hazards';
 /** What a place is like, as a person sees it; what a piece is like, what stands in it is like too. */
 export const PLACE_MARKS = ['sun', 'bare wood', 'damp', 'heat', 'child', 'high', 'loose'] as const;
 export type PlaceMark = (typeof PLACE_MARKS)[number];
+/** What a place is like: what was ticked, and what goes with how it holds things. In a heap nothing keeps standing or lying. */
+export type PlaceSign = PlaceMark | 'heap';
 
 type Cared = Pick<Supply, 'kind' | 'form' | 'facts'>;
 
 /** What a place does to a thing that is in it. */
 interface CareRule {
   /** What the place is like. */
-  readonly where: PlaceMark;
+  readonly where: PlaceSign;
   /** Whether a thing suffers there, or somebody from it; `massMg` is of the lot. */
   readonly harms: (thing: Cared, massMg: number) => boolean;
   /** How sure that is: known to those who keep such things, or usual, with exceptions. */
@@ -29,6 +31,10 @@ const isAny =
   (...hazards: readonly Hazard[]) =>
   (thing: Cared): boolean =>
     hazardsOf(thing).some((hazard) => hazards.includes(hazard));
+const wants =
+  (...ways: readonly string[]) =>
+  ({ kind, form }: Cared): boolean =>
+    ways.includes(formOf(kind, form).orientation?.wants ?? 'any');
 const PAPERS: ReadonlySet<Kind> = new Set(['cardstock', 'sticker']);
 const isPaper = ({ kind }: Cared): boolean => PAPERS.has(kind);
 const OF_STEEL: ReadonlySet<string> = new Set(['die', 'punch', 'tool']);
@@ -50,6 +56,17 @@ const CARE_RULES = {
   'heat melts': { where: 'heat', harms: ({ kind }) => kind === 'sticker', sure: 'usual' },
   'child finds': { where: 'child', harms: isAny('blade', 'small', 'solvent'), sure: 'known' },
   'heavy and high': { where: 'high', harms: (_, massMg) => massMg > HEAVY_MG, sure: 'known' },
+  'bottle lies': {
+    where: 'heap',
+    harms: (thing) => wants('upright')(thing) && has('leaks')(thing),
+    sure: 'known',
+  },
+  'pad tilts': {
+    where: 'heap',
+    harms: (thing) => thing.kind === 'ink' && wants('flat')(thing),
+    sure: 'usual',
+  },
+  'marker stands': { where: 'heap', harms: wants('level'), sure: 'usual' },
   'falls over': { where: 'loose', harms: (_, massMg) => massMg > HEAVY_MG, sure: 'usual' },
 } as const satisfies Readonly<Record<string, CareRule>>;
 
@@ -60,7 +77,7 @@ export const CARE_IDS = Object.keys(CARE_RULES) as [CareId, ...CareId[]];
 export const careRule = (id: CareId): Pick<CareRule, 'sure' | 'source'> => CARE_RULES[id];
 
 /** What places with these marks do to a thing, or let it do; `massMg` is what the lot weighs. */
-export const careFor = (thing: Cared, marks: ReadonlySet<PlaceMark>, massMg: number): readonly CareId[] =>
+export const careFor = (thing: Cared, marks: ReadonlySet<PlaceSign>, massMg: number): readonly CareId[] =>
   CARE_IDS.filter((id) => {
     const { where, harms }: CareRule = CARE_RULES[id];
     return marks.has(where) && harms(thing, massMg);

@@ -1,6 +1,6 @@
 import type { Size, Trait } from '../kinds/definition';
 import { formOf } from '../kinds/registry';
-import { careFor, type CareId, type PlaceMark } from './care';
+import { careFor, type CareId, type PlaceSign } from './care';
 import { badCompany } from './company';
 import { areNeighbours } from './models/grid';
 import type { Model } from './models/models';
@@ -58,7 +58,7 @@ export interface RoomNow {
   /** Supplies a unit is kept for, those of a palette or a drawer; undefined for one that takes all. */
   readonly keptFor?: (unitId: string) => ReadonlySet<string> | undefined;
   /** What it is like in a unit; as the unit alone says where nobody answers. */
-  readonly marksOf?: (unit: Unit) => ReadonlySet<PlaceMark>;
+  readonly marksOf?: (unit: Unit) => ReadonlySet<PlaceSign>;
   /** The unit a supply is kept in, where one was decided on. */
   readonly homeOf?: (supplyId: string) => string | undefined;
 }
@@ -194,7 +194,7 @@ function company(
 
 /** What the place does to the thing, but for what the person left so with a reason. */
 function caring({ supply, lot }: Lodger, unit: Unit, { marksOf }: RoomNow): Warning[] {
-  const marks = marksOf?.(unit) ?? new Set(unit.facts.marks);
+  const marks = marksOf?.(unit) ?? new Set<PlaceSign>(unit.facts.marks);
   if (marks.size === 0) return [];
   const left = new Set(unit.facts.accepted?.map(({ rule }) => rule));
   return careFor(supply, marks, bodyOf(supply, lot).massMg)

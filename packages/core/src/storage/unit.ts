@@ -1,6 +1,6 @@
 import type { Kind, VisibleEnd } from '../kinds/definition';
 import { formOf, KIND_DEFINITIONS } from '../kinds/registry';
-import type { PlaceMark } from './care';
+import type { PlaceSign } from './care';
 import type { Model } from './models/models';
 import { holdsOf } from './models/models';
 import { findTemplate, type UnitTemplate } from './templates';
@@ -96,13 +96,24 @@ const footUm = <U extends Pick<Unit, 'id' | 'parentId' | 'facts'>>(
   byId: ReadonlyMap<string, U>,
 ): number => pathTo(unit, byId).reduce((sum, { facts }) => sum + (facts.pose?.upUm ?? 0), 0);
 
-/** What it is like in a unit: its own marks, those of everything it stands in, and being high where that was measured. */
-export const marksIn = <U extends Pick<Unit, 'id' | 'parentId' | 'facts'>>(
+/** From here on furniture that nothing holds can be pulled over. */
+const TALL_UM = 1_000_000;
+/** Whether something is tall and, as was said, fixed to nothing; where nobody said so it is not held against it. */
+export const isTallAndFree = ({ outsideUm, fixedTo }: UnitFacts): boolean =>
+  fixedTo === 'nothing' && (outsideUm?.heightUm ?? 0) >= TALL_UM;
+
+/** What it is like in a unit: its own marks, those of everything it stands in, being high or
+ * free to fall where that was measured, and being a heap. */
+export const marksIn = <U extends Pick<Unit, 'id' | 'parentId' | 'model' | 'facts'>>(
   unit: U,
   byId: ReadonlyMap<string, U>,
-): ReadonlySet<PlaceMark> =>
+): ReadonlySet<PlaceSign> =>
   new Set([
-    ...pathTo(unit, byId).flatMap(({ facts }) => facts.marks ?? []),
+    ...pathTo(unit, byId).flatMap(({ facts }) => [
+      ...(facts.marks ?? []),
+      ...(isTallAndFree(facts) ? (['loose'] as const) : []),
+    ]),
+    ...(unit.model?.model === 'loose' ? (['heap'] as const) : []),
     ...(footUm(unit, byId) >= SHOULDER_UM ? (['high'] as const) : []),
   ]);
 

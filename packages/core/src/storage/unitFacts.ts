@@ -74,6 +74,12 @@ export const unitFactsSchema = z.strictObject({
     })
     .optional(),
   fixedTo: z.enum(FIXINGS).optional(),
+  /** What it may bear in all, as its maker says, mg. */
+  bearsMg: z
+    .int('A load must be a mass, such as 15 kg.')
+    .min(1000, 'A load is at least 1 g.')
+    .max(1_000_000_000, 'A load is at most a tonne.')
+    .optional(),
   /** A tray that lies: its cells are seen from above, and its front is as high as they are deep. */
   lies: z.boolean().optional(),
   opens: z.enum(OPENINGS).optional(),

@@ -13,6 +13,7 @@ import { Page } from '../../ui/Page';
 import { Txt } from '../../ui/Txt';
 import { UnitHead, useSayFilled } from '../../draw/UnitBlock';
 import { KindLimits } from './KindLimits';
+import { Apart } from './Apart';
 import { Swaps } from './Swaps';
 import { Needs } from './Needs';
 import { usePains } from '../../judge/PainList';
@@ -132,6 +133,7 @@ export function StorageScreen() {
         second={
           <>
             <Swaps stash={stash} />
+            <Apart stash={stash} />
             <KindLimits />
             <Needs />
           </>

@@ -1,5 +1,12 @@
-import { findTemplate, ROOM_ID, unitFromTemplate, UNIT_TEMPLATES, type UnitTemplate } from '@red-shelf/core';
-import type { NewUnit } from '@red-shelf/contract';
+import {
+  endOf,
+  findTemplate,
+  ROOM_ID,
+  unitFromTemplate,
+  UNIT_TEMPLATES,
+  type UnitTemplate,
+} from '@red-shelf/core';
+import type { NewUnit, UnitView } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { order, routes } from '../../api/client';
@@ -13,6 +20,7 @@ import { FoldedChoice } from '../../ui/FoldedChoice';
 import { Columns } from '../../ui/Columns';
 import { Note } from '../../ui/Note';
 import { Page } from '../../ui/Page';
+import { Waiting } from '../../ui/Waiting';
 import { useWide } from '../../ui/useWide';
 import { readUnit, saidOf } from './said';
 import { TemplateChoice } from './TemplateChoice';
@@ -24,30 +32,61 @@ import { useUnitForm } from './useUnitForm';
 const [FIRST] = UNIT_TEMPLATES;
 const NOWHERE = {};
 
-/** Put up a unit: start from a sort of it, say its sizes, see it drawn as one types. */
+/** Put up a unit: start from a sort of it or from one that is there, say its sizes, see it drawn as one types. */
 export function NewRackScreen() {
-  const { template: asked, within } = useLocalSearchParams<{ template?: string; within?: string }>();
-  const start = (asked && findTemplate(asked)) || FIRST;
-  return start ? <NewRack key={start.id} start={start} kept={!asked} parentId={within ?? ROOM_ID} /> : null;
+  const {
+    template: asked,
+    within,
+    like,
+  } = useLocalSearchParams<{ template?: string; within?: string; like?: string }>();
+  const { stash, error } = useStash();
+  if (like && !stash) return <Waiting error={error} />;
+  const model = stash?.wall.units.find(({ id }) => id === like);
+  const start = (model && templateOf(model)) ?? ((asked && findTemplate(asked)) || FIRST);
+  if (!start) return null;
+  const key = model ? `like.${model.id}` : start.id;
+  return (
+    <NewRack
+      key={key}
+      start={start}
+      // A rack that was asked for is not mixed with one that was begun.
+      name={asked || model ? `unit.new.${key}` : 'unit.new'}
+      parentId={within ?? model?.parentId ?? ROOM_ID}
+    />
+  );
+}
+
+/** What another one like a unit starts from. */
+function templateOf(unit: UnitView): UnitTemplate | null {
+  const { model, name, rules, facts } = unit;
+  const { lies, opens, covers } = facts;
+  if (!model) return null;
+  return {
+    id: facts.template ?? '',
+    name,
+    holds: rules.kinds,
+    end: endOf(unit),
+    model,
+    facts: { ...(lies && { lies }), ...(opens && { opens }), ...(covers && { covers }) },
+  };
 }
 
 const THE_ROOM = 'the room';
 
 interface NewRackProps {
   readonly start: UnitTemplate;
-  readonly kept: boolean;
+  /** What the half-filled form is kept under. */
+  readonly name: string;
   /** What it is to stand in. */
   readonly parentId: string;
 }
 
-function NewRack({ start, kept, parentId }: NewRackProps) {
+function NewRack({ start, name, parentId }: NewRackProps) {
   const { preferences } = usePreferences();
   const { units } = preferences;
   const wide = useWide();
   const [template, setTemplate] = useState(start);
-  // A rack that was asked for is not mixed with one that was begun.
-  const name = kept ? 'unit.new' : `unit.new.${start.id}`;
-  const { form, said, drawn, clear } = useUnitForm(
+  const { form, said, drawn, turn, clear } = useUnitForm(
     name,
     saidOf(unitFromTemplate(start), units),
     unitFromTemplate(template),
@@ -63,7 +102,7 @@ function NewRack({ start, kept, parentId }: NewRackProps) {
     if (!model || !rules || !place.facts || add.isPending) return;
     const label = values.label.trim();
     await add.mutateAsync({
-      template: template.id,
+      ...(template.id === '' ? {} : { template: template.id }),
       parentId: parent,
       facts: place.facts,
       name: values.name,
@@ -88,7 +127,7 @@ function NewRack({ start, kept, parentId }: NewRackProps) {
         first={
           <>
             {!wide && <UnitPreview unit={drawn} contents={[]} units={units} />}
-            <UnitFields control={form.control} how={said.how} way={said.way} />
+            <UnitFields control={form.control} how={said.how} way={said.way} onTurn={turn} />
             {within.length > 0 && (
               <FoldedChoice
                 label="It stands in"

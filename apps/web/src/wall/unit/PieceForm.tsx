@@ -1,4 +1,4 @@
-import { KINDS, PIECE_STARTS, PLACE_MARKS, ROOM_ID, type UnitFacts } from '@red-shelf/core';
+import { isTallAndFree, KINDS, PIECE_STARTS, PLACE_MARKS, ROOM_ID, type UnitFacts } from '@red-shelf/core';
 import type { EditedUnit, NewUnit, UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
@@ -22,6 +22,7 @@ import { Page } from '../../ui/Page';
 import { RowLink } from '../../ui/RowLink';
 import { Txt } from '../../ui/Txt';
 import { GapFills } from './GapFills';
+import { LoadNote } from './LoadNote';
 import { Marks } from './PlaceCare';
 import { StandingFields, useStanding } from './StandingFields';
 import { withoutStanding } from './standing';
@@ -85,8 +86,6 @@ export function PieceForm({ piece, all }: PieceFormProps) {
     stands.set('depth', sayLength(depthUm, preferences.units));
   };
   const problem = add.error ?? keep.error;
-  const tall = (stands.facts?.outsideUm?.heightUm ?? 0) >= TALL_UM;
-  const hung = stands.said.fixedTo === 'wall' || stands.said.fixedTo === 'door';
   return (
     <Page
       title={piece ? piece.name : 'Furniture'}
@@ -120,7 +119,8 @@ export function PieceForm({ piece, all }: PieceFormProps) {
             )}
             <StandingFields form={stands} sort="piece" model={null} within={ask.said.parent !== ROOM_ID} />
             <Marks value={ask.said.marks} onChange={(next) => ask.set('marks', next)} />
-            {tall && !hung && <Note sort="attention">{words.tallAndFree}</Note>}
+            {stands.facts && isTallAndFree(stands.facts) && <Note sort="attention">{words.tallAndFree}</Note>}
+            {piece && <LoadNote unitId={piece.id} bearsMg={stands.facts?.bearsMg} />}
             {problem && <Note sort="error">{problem.message}</Note>}
             <Caution id={`heavy.${piece?.id ?? 'piece'}`}>{words.heavy}</Caution>
             <View style={styles.row}>
@@ -163,8 +163,5 @@ export function PieceForm({ piece, all }: PieceFormProps) {
     </Page>
   );
 }
-
-/** From here on furniture that nothing holds can be pulled over. */
-const TALL_UM = 1_000_000;
 
 const styles = StyleSheet.create({ row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s } });

@@ -5,6 +5,7 @@ import {
   PLACE_MARKS,
   type CareId,
   type PlaceMark,
+  type PlaceSign,
   type UnitFacts,
 } from '@red-shelf/core';
 import { useState } from 'react';
@@ -51,7 +52,7 @@ export function Marks({ value, onChange }: MarksProps) {
 const NAMED = 3;
 
 /** By rule, what suffers in a place with these marks. */
-const suffering = (contents: Contents, marks: ReadonlySet<PlaceMark>): [CareId, Living[]][] =>
+const suffering = (contents: Contents, marks: ReadonlySet<PlaceSign>): [CareId, Living[]][] =>
   CARE_IDS.flatMap((rule): [CareId, Living[]][] => {
     const things = contents.filter(
       (each): each is Living =>
@@ -66,7 +67,7 @@ interface PlaceCareProps {
   readonly onAccept: (accepted: Accepted) => void;
   readonly contents: Contents;
   /** The place's own marks and those of what it stands in. */
-  readonly marks: ReadonlySet<PlaceMark>;
+  readonly marks: ReadonlySet<PlaceSign>;
 }
 
 /** What the place does to what is in it, rule by rule, each with what to do; or left so, with a reason. */

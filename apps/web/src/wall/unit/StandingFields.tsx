@@ -56,6 +56,7 @@ export function StandingFields({ form, sort, model, within }: StandingFieldsProp
         <Field control={control} name="width" label="Outside width" />
         <Field control={control} name="height" label="Outside height" />
         <Field control={control} name="depth" label="Outside depth" />
+        <Field control={control} name="bears" label="It may bear" hint="as its maker says, such as 15 kg" />
       </View>
       <ChoiceField
         control={control}

@@ -32,6 +32,7 @@ import { Note } from '../../ui/Note';
 import { Page } from '../../ui/Page';
 import { Txt } from '../../ui/Txt';
 import { useWide } from '../../ui/useWide';
+import { LoadNote } from './LoadNote';
 import { Marks, PlaceCare } from './PlaceCare';
 import { readUnit, saidOf } from './said';
 import { StandingFields, useStanding } from './StandingFields';
@@ -76,7 +77,7 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
   const wide = useWide();
   const before = units[units.findIndex(({ id }) => id === unit.id) - 1];
   const key = `unit.${unit.id}.${unit.version}`;
-  const { form, said, drawn, clear } = useUnitForm(
+  const { form, said, drawn, turn, clear } = useUnitForm(
     `${key}.sizes`,
     saidOf(unit, preferences.units),
     unit,
@@ -151,7 +152,12 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
         first={
           <>
             {!wide && <UnitPreview unit={planned} contents={slots} units={preferences.units} />}
-            <UnitFields control={form.control} how={said.how} way={said.way} />
+            <UnitFields
+              control={form.control}
+              how={said.how}
+              way={said.way}
+              onTurn={inside === 0 ? turn : undefined}
+            />
             <ChoiceField control={rest.control} name="standing" label="Standing" options={STANDINGS} />
             {(stands.standing === 'spare' || stands.standing === 'retired') && (
               <Field
@@ -195,6 +201,7 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
                 new Map([...pieces, ...units].map((each) => [each.id, each])),
               )}
             />
+            <LoadNote unitId={unit.id} bearsMg={place.facts?.bearsMg} />
             {leaving.length > 0 && <Leaving things={leaving} />}
             {overfull && (
               <Note sort="attention">{`It would be ${sayFree(overfull, preferences.units)}: some must live elsewhere.`}</Note>
@@ -217,6 +224,10 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
                 onPress={() => router.push(`/elsewhere?unit=${unit.id}`)}
               />
             )}
+            <Button
+              label="Put up another like it"
+              onPress={() => router.push({ pathname: '/rack', params: { like: unit.id } })}
+            />
             <Labels unit={unit} slots={slots} />
           </>
         }

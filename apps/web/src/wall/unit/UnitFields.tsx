@@ -2,6 +2,7 @@ import { FILLINGS, KIND_DEFINITIONS, KINDS } from '@red-shelf/core';
 import { Controller, type Control } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { space } from '../../theme/tokens';
+import { Button } from '../../ui/Button';
 import { Chip } from '../../ui/Chip';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
@@ -32,10 +33,13 @@ export function UnitFields({
   control,
   how,
   way,
+  onTurn,
 }: {
   readonly control: Control<UnitSaid>;
   readonly how: How;
   readonly way: UnitSaid['way'];
+  /** Turns it a quarter; left out where what is in it would have to move. */
+  readonly onTurn?: (() => void) | undefined;
 }) {
   return (
     <>
@@ -58,6 +62,7 @@ export function UnitFields({
         )}
       />
       {how === 'cells' && <Cells control={control} />}
+      {how === 'cells' && onTurn && <Button label="Turn it a quarter" onPress={onTurn} />}
       {how === 'run' && <Run control={control} way={way} />}
       {(how === 'stack' || how === 'loose') && <Inside control={control} how={how} />}
       <MadeFor control={control} />

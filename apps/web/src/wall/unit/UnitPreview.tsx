@@ -1,10 +1,11 @@
-import { holdsOf, placesIn } from '@red-shelf/core';
+import { holdsOf, placesIn, sag, wantsBrace, type Model } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
-import type { Contents } from '../../api/contents';
+import { massIn, type Contents } from '../../api/contents';
 import { many } from '../../copy/words';
 import { sayLength, type Units } from '../../copy/measure';
 import { sayShared } from '../../copy/places';
+import { saySag } from '../../copy/room';
 import { space } from '../../theme/tokens';
 import { Txt } from '../../ui/Txt';
 import { useWide } from '../../ui/useWide';
@@ -33,6 +34,7 @@ export function UnitPreview({ unit, contents, units }: UnitPreviewProps) {
   const said = shared
     ? `${inside} inside: ${sayShared(shared, units)}.`
     : `${many(placesIn(unit), 'slot')}, the first ${inside} inside; ${sayLength(size.w, units)} wide in all.`;
+  const sags = sayRod(unit.model, massIn(contents), units);
   return (
     <View style={styles.preview}>
       <UnitDrawing
@@ -41,8 +43,18 @@ export function UnitPreview({ unit, contents, units }: UnitPreviewProps) {
         scale={Math.min(WIDE_PX / size.w, HIGH_PX[wide ? 'wide' : 'phone'] / size.h)}
       />
       <Txt look="quiet">{said}</Txt>
+      {sags && <Txt look="quiet">{sags}</Txt>}
     </View>
   );
+}
+
+/** How far a rod sags under what hangs on it; nothing for what is no rod, or bare. */
+function sayRod(model: Model, massMg: number, units: Units): string {
+  if (model.model !== 'run' || model.how !== 'rod' || !model.rodUm || massMg === 0) return '';
+  const section = { shape: 'rod', diameterUm: model.rodUm } as const;
+  const wood = sag({ section, material: 'hardwood' }, model.lengthUm, massMg);
+  const steel = sag({ section, material: 'steel' }, model.lengthUm, massMg);
+  return saySag(wood, steel, wantsBrace(wood, model.lengthUm), units);
 }
 
 const styles = StyleSheet.create({ preview: { gap: space.s } });

@@ -1,6 +1,6 @@
 import { FIXINGS, OPENINGS, TOLERANCES, type UnitFacts } from '@red-shelf/core';
 import { z } from 'zod';
-import { readMeasure, sayLength, type Units } from '../../copy/measure';
+import { readMeasure, sayLength, sayMass, type Units } from '../../copy/measure';
 
 /** Where something stands and how one gets at it, as typed. */
 export interface StandingSaid {
@@ -10,6 +10,7 @@ export interface StandingSaid {
   readonly width: string;
   readonly height: string;
   readonly depth: string;
+  readonly bears: string;
   readonly fixedTo: string;
   readonly opens: string;
   readonly tolerance: string;
@@ -20,7 +21,7 @@ export interface StandingSaid {
 /** The facts that are said here. */
 type Said = Pick<
   UnitFacts,
-  'pose' | 'outsideUm' | 'fixedTo' | 'opens' | 'tolerance' | 'lies' | 'covers' | 'seat'
+  'pose' | 'outsideUm' | 'bearsMg' | 'fixedTo' | 'opens' | 'tolerance' | 'lies' | 'covers' | 'seat'
 >;
 
 const sayMeasure = (um: number | undefined, units: Units): string =>
@@ -33,6 +34,7 @@ export const saidStanding = (facts: Said, units: Units): StandingSaid => ({
   width: sayMeasure(facts.outsideUm?.widthUm, units),
   height: sayMeasure(facts.outsideUm?.heightUm, units),
   depth: sayMeasure(facts.outsideUm?.depthUm, units),
+  bears: facts.bearsMg === undefined ? '' : sayMass(facts.bearsMg, units),
   fixedTo: facts.fixedTo ?? '',
   opens: facts.opens ?? '',
   tolerance: facts.tolerance ?? '',
@@ -54,6 +56,7 @@ export const standingSchema = (units: Units) =>
       width: z.string(),
       height: z.string(),
       depth: z.string(),
+      bears: z.string(),
       fixedTo: z.string(),
       opens: z.string(),
       tolerance: z.string(),
@@ -69,6 +72,9 @@ export const standingSchema = (units: Units) =>
         ctx.addIssue({ code: 'custom', path: [field], message: read.ok ? 'Give a length.' : read.message });
         return undefined;
       };
+      const bears = said.bears.trim() === '' ? null : readMeasure(said.bears, 'mass', units);
+      if (bears && !bears.ok) ctx.addIssue({ code: 'custom', path: ['bears'], message: bears.message });
+      const bearsMg = bears?.ok && typeof bears.value === 'number' ? Math.round(bears.value) : undefined;
       const [alongUm, upUm] = [measure('along'), measure('up')];
       const [widthUm, heightUm, depthUm] = [measure('width'), measure('height'), measure('depth')];
       const some = [said.width, said.height, said.depth].some((text) => text.trim() !== '');
@@ -86,6 +92,7 @@ export const standingSchema = (units: Units) =>
       return {
         ...(Object.keys(pose).length > 0 ? { pose } : {}),
         ...(whole ? { outsideUm: { widthUm, heightUm, depthUm } } : {}),
+        ...(bearsMg === undefined ? {} : { bearsMg }),
         ...(fixedTo ? { fixedTo } : {}),
         ...(opens ? { opens } : {}),
         ...(tolerance ? { tolerance } : {}),
@@ -97,6 +104,6 @@ export const standingSchema = (units: Units) =>
 
 /** Facts without what is said here, to be said anew. */
 export function withoutStanding(facts: UnitFacts): UnitFacts {
-  const { pose, outsideUm, fixedTo, opens, tolerance, lies, covers, seat, ...rest } = facts;
+  const { pose, outsideUm, bearsMg, fixedTo, opens, tolerance, lies, covers, seat, ...rest } = facts;
   return rest;
 }

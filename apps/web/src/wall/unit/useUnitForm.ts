@@ -37,5 +37,13 @@ export function useUnitForm(name: string, start: UnitSaid, unit: UnitView, units
       rules: rules ?? unit.rules,
     };
   }, [said, unit, units]);
-  return { form, said, drawn, clear: () => forget(name) };
+  /** Rows become columns, as when one lays it on its side. */
+  const turn = (): void => {
+    const { rows, rowHeight, columns, columnWidth } = form.getValues();
+    form.setValue('rows', columns);
+    form.setValue('rowHeight', columnWidth);
+    form.setValue('columns', rows);
+    form.setValue('columnWidth', rowHeight);
+  };
+  return { form, said, drawn, turn, clear: () => forget(name) };
 }
