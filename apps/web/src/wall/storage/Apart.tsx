@@ -56,7 +56,9 @@ export function Apart({ stash }: { readonly stash: Stash }) {
         <View key={`${thing.lot.id} ${companion.lot.id}`} style={styles.one}>
           <Txt>{`${say(thing)}; ${say(companion)}.`}</Txt>
           <Txt look="quiet">
-            {both ? `Both would go into ${unitTitle(both)}.` : 'No place takes both without harm to one of them.'}
+            {both
+              ? `Both would go into ${unitTitle(both)}.`
+              : 'No place takes both without harm to one of them.'}
           </Txt>
           <Button
             label="Carry both"
