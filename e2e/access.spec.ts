@@ -11,7 +11,7 @@ const SCREENS = [
   ['a pile', '/stash/pile', 'A pile at a time'],
   ['ranges', '/stash/ranges', 'Ranges'],
   ['a mixed pack', '/stash/pack', 'A mixed pack'],
-  ['kits and packs', '/bench/kits', 'Kits and packs'],
+  ['kits and packs', '/bench/kits', 'Projects, kits and packs'],
   ['families', '/arrange/families', 'Families'],
   ['settings', '/settings', 'Settings'],
   ['the bench', '/bench', 'Bench'],

@@ -96,4 +96,12 @@ test('card is counted by its stack, cut into bases, and put aside for a project'
   await page.getByRole('textbox', { name: 'How much' }).fill('4');
   await page.getByRole('button', { name: 'Put it aside' }).click();
   await expect(page.getByText(/4 put aside for Winter cards/)).toBeVisible();
+  // A project is there as such: what it keeps is seen on its page, and closing it gives that back.
+  await page.goto(`${room.url}/bench/kits`);
+  await page.getByRole('button', { name: /Project “Winter cards”/ }).click();
+  await expect(page.getByLabel('Sheets kept of Ember Latch')).toHaveValue('4');
+  await page.getByRole('button', { name: 'Close it…' }).click();
+  await expect(page.getByText(/^4 free again/)).toBeVisible();
+  await page.getByRole('button', { name: 'Close it', exact: true }).click();
+  await expect(page.getByText('It is closed: it keeps nothing back.')).toBeVisible();
 });

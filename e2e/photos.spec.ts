@@ -55,6 +55,7 @@ test('a kit is begun, filled by searching, and dissolved without losing its thin
   await page.goto(`${room.url}/bench/kits`);
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   await expect(page.getByText('The name is missing.', { exact: false })).toBeVisible();
+  await page.getByRole('radio', { name: 'kit' }).click();
   await page.getByRole('textbox', { name: 'Its name' }).fill('Winter cards');
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   await page.getByRole('button', { name: 'Choose what is in it' }).click();

@@ -96,8 +96,8 @@ export const documentRecord = z.object({
   removedAt: when.nullable(),
 });
 
-/** The shape of documents written today: since 5, units hold things side by side and on one another too. */
-export const DOCUMENT_VERSION = 5;
+/** The shape of documents written today: since 6, what is put aside is kept by projects. */
+export const DOCUMENT_VERSION = 6;
 
 /** The head of a document, beside its lists. */
 export const documentHead = z.object({

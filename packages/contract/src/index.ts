@@ -58,6 +58,7 @@ export {
   type SessionBody,
 } from './records';
 export { renamed } from './renamed';
+export { oldReservationsOf, projectNames, projectRow, withoutReservations } from './reservations';
 export { dealtWithIn, doneRow, oldEntriesOf } from './sittings';
 export { foretell, type Command } from './foretell/foretell';
 export { askedFor } from './foretell/asked';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { DOCUMENT_LISTS, DOCUMENT_VERSION, documentHead, type StashDocument } from './document';
+import { projectsOf, withoutReservations } from './reservations';
 import { OLD_LISTS, oldHead, type OldDocument } from './oldDocument';
 import { unpacked } from './sittings';
 import { upgraded } from './upgrade';
@@ -8,7 +9,7 @@ type Issue = z.core.$ZodIssue;
 
 const head = z.object({
   format: z.literal('red-shelf', { error: 'This is not a Red Shelf document.' }),
-  formatVersion: z.literal([1, 2, 3, 4, DOCUMENT_VERSION], {
+  formatVersion: z.literal([1, 2, 3, 4, 5, DOCUMENT_VERSION], {
     error: 'This document was written by a newer Red Shelf.',
   }),
 });
@@ -64,6 +65,22 @@ const unpackedIfRecord = (record: unknown): unknown[] =>
     ? unpacked(record as Parameters<typeof unpacked>[0])
     : [record];
 
+/** Up to version 5 what was put aside stood in the facts of each supply, for a project by its name. */
+function unpackReservations(document: Record<string, unknown>): void {
+  if (!Array.isArray(document.supplies) || !Array.isArray(document.records)) return;
+  const owners = document.supplies.filter(
+    (each): each is { id: string; facts: unknown } =>
+      typeof (each as { id?: unknown } | null)?.id === 'string',
+  );
+  const at = typeof document.exportedAt === 'string' ? document.exportedAt : '';
+  document.records = [...(document.records as unknown[]), ...projectsOf(owners, at)];
+  document.supplies = document.supplies.map((each: unknown) =>
+    typeof each === 'object' && each !== null && 'facts' in each
+      ? { ...each, facts: withoutReservations(each.facts) }
+      : each,
+  );
+}
+
 /**
  * A document of any version there ever was, as today's, or the first hundred things that are wrong with it.
  * The lists of what is given are used up.
@@ -75,9 +92,10 @@ function readDocument(given: unknown): StashDocument | Issue[] {
   const document = { ...(given as Record<string, unknown>) };
   if (formatVersion < 4 && Array.isArray(document.records))
     document.records = document.records.flatMap(unpackedIfRecord);
-  if (formatVersion >= 3) document.formatVersion = DOCUMENT_VERSION;
   // Documents of the first version know no records.
   if (formatVersion < 3) document.records ??= [];
+  if (formatVersion < 6) unpackReservations(document);
+  if (formatVersion >= 3) document.formatVersion = DOCUMENT_VERSION;
   const old = formatVersion < 3 ? readLists(document, OLD) : null;
   if (Array.isArray(old)) return old as Issue[];
   const present = old ? { ...upgraded(old as OldDocument) } : document;

@@ -21,10 +21,13 @@ const price = z
   .object({ minor: z.int().min(0).max(1e9), currency: z.string().regex(/^[A-Z]{3}$/) })
   .optional();
 
-/** Members stay whole until the group is dissolved; a pack remembers what was bought together. */
+/**
+ * Members stay whole until the group is dissolved; a pack remembers what was bought together. A kit, and a project until it
+ * is closed, keeps so much of each member back.
+ */
 export const groupBody = z.object({
   sort: z.literal('group'),
-  what: z.enum(['kit', 'collection', 'pack', 'palette']),
+  what: z.enum(['kit', 'project', 'collection', 'pack', 'palette']),
   name: named('The name'),
   note: paragraphsOf('The note', 2000).default(''),
   source: lineOf('Where it came from', 120).default(''),

@@ -131,7 +131,7 @@ test('a document of another program, or of a newer version, is told apart', () =
   const messages = (more: object) =>
     stashDocument.safeParse({ ...blank, ...more }).error?.issues.map(({ message }) => message);
   expect(messages({ format: 'x' })).toEqual(['This is not a Red Shelf document.']);
-  expect(messages({ formatVersion: 6 })).toEqual(['This document was written by a newer Red Shelf.']);
+  expect(messages({ formatVersion: 7 })).toEqual(['This document was written by a newer Red Shelf.']);
   expect(messages({ exportedAt: 'yesterday' })).toHaveLength(1);
 });
 

@@ -227,11 +227,11 @@ const which = {
 };
 const some = (verb: string) => wholeNumber('The amount').min(1, `${verb} at least something.`);
 
-const heldFor = lineOf('What it is kept for', 120).min(1).optional();
+const heldFor = z.string().min(1).max(64).optional();
 
 /** Something done to a supply's stock. Amounts are in the form's own unit; see the core's events. */
 export const stockRequest = z.discriminatedUnion('act', [
-  /** `heldFor`: the project it was put aside for, by name, or the kit it is kept for, by id. That keeps so much less back. */
+  /** `heldFor`: the project or the kit it is kept for, by its record's id. That keeps so much less back. */
   z.object({ act: z.literal('use'), amount: some('Use'), heldFor, ...which }),
   z.object({ act: z.literal('buy'), amount: some('Buy'), price: price.optional(), ...which }),
   z.object({ act: z.literal('discard'), amount: some('Discard'), ...which }),

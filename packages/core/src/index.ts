@@ -64,7 +64,7 @@ export {
   type UnusedWhy,
 } from './stash/standing';
 export { factsSchema } from './stash/factsSchema';
-export { effectiveHex, reservedOf, sparse, statusOf, type Facts } from './stash/facts';
+export { effectiveHex, sparse, statusOf, type Facts } from './stash/facts';
 export { bodyOf, type Bodied, type Body } from './stash/body';
 export { formFor } from './stash/formFor';
 export { isThere, mainLot, placedLots, type FlatSize, type Holding, type Tally } from './stash/holding';
@@ -246,7 +246,7 @@ export { becomesOne, countOfLot, emptiedShifts, splitPostings } from './stock/sp
 export { eventOfEntry, OLD_ACTS, OLD_PARTS, oldLotId, oldLots, type OldEntry } from './stock/fromLedger';
 export { LEVELS, levelOf, sayLeft, usesAtLevel, type Level } from './stock/level';
 export { lettersMissing, parseLetters, printLetters, shortVowels, type LetterCounts } from './stock/letters';
-export { afterSpending, freeOf, heldByKits, lessHeld, takenBy, type Held } from './stock/free';
+export { freeOf, heldByGroups, holdsBack, lessHeld, moreHeld, takenBy, type Held } from './stock/free';
 export { capVerdict, type CapVerdict } from './review/caps';
 export { forgottenTen } from './review/forgotten';
 export { dueOnes, type Due } from './review/due';
@@ -272,7 +272,9 @@ export { meaningsOf, purposeSections, purposesOf, splitWords, type Purpose } fro
 export { tagCounts, tagTwins, type TagCount } from './find/tags';
 export { kindSpreads, type KindSpread } from './find/spread';
 export { MOST_CSV_ROWS, readCsv, type CsvRefusal, type CsvTable } from './formats/csvRead';
+export { writeAside, type Aside } from './formats/asideCell';
 export { writeCsv } from './formats/csvWrite';
+export { writeLots, type LotSaid } from './formats/lotsCell';
 export {
   guessMapping,
   LIST_FIELD_NAMES,

@@ -1,11 +1,10 @@
-import { refillRequest, sparse, type StockRequest } from '@red-shelf/core';
-import { afterUseFor, readHeldFor, type StockRequestBody } from '@red-shelf/contract';
+import { refillRequest, type StockRequest } from '@red-shelf/core';
+import { afterUseFor, readHeldFor, type GroupBody, type StockRequestBody } from '@red-shelf/contract';
 import { recordRow, type RecordRow } from '../db/recordRepository';
-import type { SupplyRecord, SupplyWithState } from '../db/supplyRepository';
+import type { SupplyWithState } from '../db/supplyRepository';
 import type { Tx } from '../db/tx';
-import { Refusal } from './refusal';
+import { notFound, Refusal } from './refusal';
 import { refuseStale, type Context } from './context';
-import type { Ports } from './ports';
 import { Recorder } from './recorder';
 import { mustFind } from './find';
 import { planned, type ChangedSupply } from './supplies';
@@ -22,36 +21,26 @@ export async function actOnSupply(
     const { supply, lots } = found;
     if (request.act === 'count' && request.version !== undefined) refuseStaleCount(found, request);
     const recorder = new Recorder(tx, ports);
-    const record = 'heldFor' in request && request.heldFor ? await recordRow(tx, request.heldFor) : undefined;
-    const kit = record?.removedAt === null ? record : undefined;
-    const held = 'heldFor' in request && request.heldFor ? readHeldFor(request.heldFor, () => kit) : null;
-    const act = planned(ports, supply, lots, await asked(tx, found, request, held?.name));
+    const held = 'heldFor' in request && request.heldFor ? await mustHold(tx, request.heldFor) : null;
+    const act = planned(ports, supply, lots, await asked(tx, found, request, held?.group.name));
     await recorder.post([{ supplyId: id, act }]);
-    if (held)
-      await lessAside(recorder, ports, supply, kit, afterUseFor(held, id, supply.facts, act.happening));
+    const less = held && afterUseFor(held.group, id, act.happening);
+    if (less) {
+      const { row } = held;
+      const after = { ...row, body: less, version: row.version + 1, updatedAt: ports.now() };
+      await recorder.putRecord(row, after);
+    }
     const change = await recorder.finish('act', supply.name, 1);
     return { supply: supplyToView(await mustFind(tx, id)), change };
   });
 }
 
-/** What was used for a project or a kit is put aside for it no longer. */
-async function lessAside(
-  recorder: Recorder,
-  ports: Ports,
-  supply: SupplyRecord,
-  record: RecordRow | undefined,
-  { facts, kit }: ReturnType<typeof afterUseFor>,
-): Promise<void> {
-  const updatedAt = ports.now();
-  if (facts)
-    await recorder.writeSupply(supply, {
-      ...supply,
-      facts: sparse(facts),
-      version: supply.version + 1,
-      updatedAt,
-    });
-  if (kit && record)
-    await recorder.putRecord(record, { ...record, body: kit, version: record.version + 1, updatedAt });
+/** The project or kit an act is done for. */
+async function mustHold(tx: Tx, id: string): Promise<{ row: RecordRow; group: GroupBody }> {
+  const row = await recordRow(tx, id);
+  const group = row?.removedAt === null ? readHeldFor(id, () => row) : null;
+  if (!row || !group) throw notFound('project or kit');
+  return { row, group };
 }
 
 /** A count sets what is there: it must have seen what it replaces. */

@@ -1,5 +1,6 @@
 import { writeFile } from 'node:fs/promises';
-import { addressIn, inStash, placedLots, writeCsv } from '@red-shelf/core';
+import { addressIn, inStash, placedLots, writeCsv, writeLots, type PlaceSpot } from '@red-shelf/core';
+import { asidesIn } from './asides';
 import { allSupplies } from '../db/supplyRepository';
 import { standingUnits } from '../db/unitRepository';
 import type { Context } from './context';
@@ -9,15 +10,23 @@ import { supplyToView, unitToView } from './views';
 export async function writeCsvTo({ store }: Context, file: string): Promise<void> {
   const rows = (await allSupplies(store.read)).filter(({ supply }) => inStash(supply));
   const units = new Map((await standingUnits(store.read)).map((unit) => [unit.id, unitToView(unit)]));
+  const placeOf = (spot: PlaceSpot | null): string => {
+    const unit = units.get(spot?.unitId ?? '');
+    return unit && unit.label !== '' && spot ? addressIn(unit, spot.cell) : '';
+  };
+  const asides = await asidesIn(store.read);
   const list = rows.map((row) => {
     const { items, left } = supplyToView(row).stock;
-    const place = placedLots(row.lots)
-      .flatMap(({ spot }) => {
-        const unit = units.get(spot?.unitId ?? '');
-        return unit && unit.label !== '' && spot ? [addressIn(unit, spot.cell)] : [];
-      })
-      .join(', ');
-    return { ...row.supply, items, left, place };
+    const places = placedLots(row.lots).map(({ spot }) => placeOf(spot));
+    const lots = row.lots.map((lot) => ({ ...lot, place: placeOf(lot.spot) }));
+    return {
+      ...row.supply,
+      items,
+      left,
+      place: places.filter(Boolean).join(', '),
+      lots: writeLots(lots, row.supply),
+      aside: asides.get(row.supply.id) ?? '',
+    };
   });
   await writeFile(file, writeCsv(list));
 }

@@ -1,16 +1,14 @@
-import { mainLot, said, sparse, spotCalled, type RowVerdict } from '@red-shelf/core';
+import { said, sparse, type Aside, type RowVerdict } from '@red-shelf/core';
 import type { ChangeView, ImportCommit, ImportProgress } from '@red-shelf/contract';
 import { asideOf, type Progress, type Report } from './aside';
 import { lotsOf } from '../db/holdingRepository';
-import { supplyRecord, type SupplyRecord } from '../db/supplyRepository';
+import { supplyRecord } from '../db/supplyRepository';
 import { breathe, chunks, type Tx } from '../db/tx';
-import { standingUnits } from '../db/unitRepository';
 import { Refusal } from './refusal';
 import type { Context } from './context';
 import { planUpload, type Upload, type Uploads } from './imports';
-import { Recorder, type Move } from './recorder';
-import { Room } from './room';
-import { unitToView } from './views';
+import { putAside, spreadOut } from './importBeside';
+import { Recorder } from './recorder';
 import { addCounted, newRecord, planned } from './supplies';
 import { liftUnfit } from './placing';
 
@@ -111,20 +109,25 @@ async function writeRows(
     await breathe();
     report({ step: 'writing', done: written, total });
   };
+  const asides: { supplyId: string; aside: readonly Aside[] }[] = [];
   const added = verdicts.flatMap((row) => (row.verdict === 'add' ? [row] : []));
   for (const some of chunks(added, BREATH)) {
-    const records = some.map(({ draft, count, place }) => ({
+    const records = some.map(({ draft, count, place, lots, aside }) => ({
       record: newRecord(ports.newId(), at, { ...draft, count }),
-      counted: { count },
+      counted: { count: lots?.[0] ?? count },
       place,
+      lots,
+      aside,
     }));
     await addCounted(recorder, ports, records);
-    await setDownAll(tx, recorder, records);
+    await spreadOut(tx, recorder, ports, records);
+    asides.push(...records.map(({ record, aside }) => ({ supplyId: record.id, aside })));
     await progressed(some.length);
   }
   const altered = verdicts.flatMap((row) => (row.verdict === 'change' ? [row] : []));
   for (const some of chunks(altered, BREATH)) {
-    for (const { id, draft, count } of some) {
+    for (const { id, draft, count, aside } of some) {
+      if (aside) asides.push({ supplyId: id, aside });
       const before = await supplyRecord(tx, id);
       if (!before) throw new Error(`Supply ${id} vanished inside a transaction`);
       const fields = { ...said(draft), facts: sparse(draft.facts) };
@@ -137,34 +140,8 @@ async function writeRows(
     }
     await progressed(some.length);
   }
+  await putAside(tx, recorder, ports, asides);
   return written;
-}
-
-/** Sets what is new down where the list says it is, as far as it may live there; the rest has no place yet. */
-async function setDownAll(
-  tx: Tx,
-  recorder: Recorder,
-  added: readonly { readonly record: SupplyRecord; readonly place: string }[],
-): Promise<void> {
-  const said = added.filter(({ place }) => place !== '');
-  if (said.length === 0) return;
-  const units = (await standingUnits(tx)).filter(({ sort }) => sort === 'unit').map(unitToView);
-  const wanted = said.flatMap(({ record, place }) => {
-    const spot = spotCalled(place, units);
-    return spot ? [{ record, spot }] : [];
-  });
-  const room = await Room.of(tx, [...new Set(wanted.map(({ spot }) => spot.unitId))]);
-  const lots = await lotsOf(
-    tx,
-    wanted.map(({ record }) => record.id),
-  );
-  const moves: Move[] = [];
-  for (const { record, spot } of wanted) {
-    const lot = mainLot(lots.get(record.id) ?? []);
-    const to = { ...spot, rank: room.nextRank(spot.unitId, spot.cell) };
-    if (lot && room.setDown({ supply: record, lot }, to) === null) moves.push({ lotId: lot.id, to });
-  }
-  await recorder.move(moves);
 }
 
 /** Asks a running import to stop; what it wrote so far is rolled back. */

@@ -18,6 +18,7 @@ import {
   type UploadView,
 } from '@red-shelf/contract';
 import { asideOf } from './aside';
+import { asidesIn } from './asides';
 import { fingerprint } from '../db/fingerprint';
 import { allSupplies } from '../db/supplyRepository';
 import { recordRow } from '../db/recordRepository';
@@ -123,9 +124,10 @@ export async function planUpload(
 ): Promise<{ verdicts: RowVerdict[]; token: string }> {
   const table = tableOf(bytes);
   const here = (await allSupplies(db)).filter(({ supply }) => inStash(supply));
+  const asides = await asidesIn(db);
   const known = here.map((found): KnownSupply => {
     const { items, left } = supplyToView(found).stock;
-    return { ...found.supply, items, left };
+    return { ...found.supply, items, left, aside: asides.get(found.supply.id) ?? '' };
   });
   const verdicts = planImport(
     {

@@ -1,5 +1,5 @@
 import { inStash } from '@red-shelf/core';
-import type { ImportPreview, ImportProgress, SupplyView, UploadView } from '@red-shelf/contract';
+import type { ImportPreview, ImportProgress, RecordView, SupplyView, UploadView } from '@red-shelf/contract';
 import { demoRoom } from '../demo/room';
 import { listedIn, makeWorld, type World } from './world';
 
@@ -242,6 +242,70 @@ test('what goes out as a list comes into an empty stash with its facts, and into
   // A place that is taken is not taken twice.
   await bring('Name,Colour,Place,Quantity\nMoss,#333,A2·02,1\n');
   expect((await supplies()).find(({ name }) => name === 'Moss')?.holdings[0]?.spot).toBeNull();
+});
+
+test('what lies in several lots and is put aside comes into an empty stash as it lay, and a changed list changes what is put aside', async () => {
+  const rack = await world.rack({ rules: { kinds: ['ink', 'cardstock'] } });
+  const card = await world.add({
+    name: 'Quiet White',
+    kind: 'cardstock',
+    form: 'sheet-12',
+    count: { items: 20, left: 20 },
+    parts: { pack: 2 },
+  });
+  const act = (body: object) => world.http.post(`/api/supplies/${card.id}/ledger`).send(body).expect(200);
+  const baseSize = { widthUm: 105_000, heightUm: 148_000 };
+  await act({ act: 'cut', amount: 2, items: 6, left: 3, baseSize });
+  const pad = await world.add({ name: 'Fern Gate', count: { items: 3, left: 170 } });
+  await world.put(pad.id, { unitId: rack.id, cell: 1 });
+  const main = (await world.supply(pad.id)).holdings[0];
+  await world.http
+    .put(`/api/holdings/${main?.id}/place`)
+    .send({ version: main?.version, place: { unitId: rack.id, cell: 2 }, amount: 1 })
+    .expect(200);
+  const body = {
+    sort: 'group',
+    what: 'project',
+    name: 'Winter cards',
+    members: [
+      { supplyId: card.id, amount: 5 },
+      { supplyId: pad.id, amount: 2 },
+    ],
+  };
+  await world.http.post('/api/records').send({ body }).expect(200);
+  const standing = async (name: string) => {
+    const found = (await supplies()).find((each) => each.name === name);
+    const lots = (found?.holdings ?? []).filter(({ items, left }) => items + left > 0);
+    return lots.map(({ as, items, left, sizeUm, spot }) => [as, items, left, sizeUm, spot?.cell]).sort();
+  };
+  const kept = async () =>
+    ((await world.http.get('/api/records')).body.records as RecordView[]).flatMap(({ body: each }) =>
+      each.sort === 'group' ? [[each.name, each.members.map(({ amount }) => amount).sort()]] : [],
+    );
+  const [cards, pads] = [await standing('Quiet White'), await standing('Fern Gate')];
+  expect([cards.length, pads.length]).toEqual([4, 2]);
+  const { text } = await world.http.get('/api/export.csv').expect(200);
+  const { preview } = await bring(text);
+  expect(preview.rows.map(({ verdict }) => verdict)).toEqual(['same', 'same']);
+  await bring(text.replace('5 for Winter cards', '4 for winter cards; 1 for Tags'));
+  expect(await kept()).toEqual(
+    expect.arrayContaining([
+      ['Winter cards', [2, 4]],
+      ['Tags', [1]],
+    ]),
+  );
+  for (const { id } of [card, pad]) {
+    const { version } = await world.supply(id);
+    await world.http.post(`/api/supplies/${id}/remove`).send({ version }).expect(200);
+  }
+  await bring(text);
+  expect([await standing('Quiet White'), await standing('Fern Gate')]).toEqual([cards, pads]);
+  expect((await kept()).find(([name]) => name === 'Winter cards')?.[1]).toEqual(
+    expect.arrayContaining([5, 2]),
+  );
+  const history = (await world.http.get(`/api/supplies/${(await supplies())[0]?.id}`)).body
+    .ledger as object[];
+  expect(history.filter((each) => 'unlogged' in each)).toEqual([]);
 });
 
 test('a price that names no currency is in the person’s own', async () => {

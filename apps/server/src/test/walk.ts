@@ -8,10 +8,11 @@ import {
   type ChangeView,
   type Command,
   type LiftedView,
+  type RecordView,
   type SupplyView,
   type UnitView,
 } from '@red-shelf/contract';
-import { STATUSES } from '@red-shelf/core';
+import { holdsBack, STATUSES } from '@red-shelf/core';
 import fc from 'fast-check';
 import { listedIn, INK, rackOf, type World } from './world';
 
@@ -83,17 +84,21 @@ export interface Answer {
 class Window {
   supplies: SupplyView[] = [];
   units: UnitView[] = [];
+  /** Ids of kits and projects. */
+  holders: string[] = [];
   constructor(private readonly world: World) {}
   async look(): Promise<void> {
     const { http } = this.world;
     this.supplies = listedIn(await http.get('/api/supplies'));
     this.units = (await http.get('/api/wall')).body.units as UnitView[];
+    this.holders = ((await http.get('/api/records')).body.records as RecordView[]).flatMap(({ id, body }) =>
+      body.sort === 'group' && holdsBack(body.what) ? [id] : [],
+    );
   }
 }
 
 const at = <T>(list: readonly T[], pick: number): T | undefined => list[pick % Math.max(1, list.length)];
 const seen = ({ id, version }: { id: string; version: number }) => ({ id, version });
-const HELD_FOR = ['Winter cards', 'Tags'] as const;
 const VERDICTS = ['keep', 'use once', 'pass on', 'let go'] as const;
 const CARD = {
   ...INK,
@@ -157,7 +162,7 @@ export class Walk {
     return first;
   }
 
-  private async perform({ supplies, units }: Window, act: Step['act'], pick: number): Promise<Answer> {
+  private async perform({ supplies, units, holders }: Window, act: Step['act'], pick: number): Promise<Answer> {
     const nothing: Answer = { status: 204, body: {} };
     const supply = at(supplies, pick);
     const unit = at(units, pick >> 2);
@@ -262,7 +267,6 @@ export class Walk {
           facts: {
             ...supply.facts,
             status: STATUSES[pick % 9],
-            ...(pick % 2 ? { reserved: [{ project: 'Winter cards', amount: 1 + (pick % 7) }] } : {}),
           },
         });
       case 'grow': {
@@ -294,7 +298,7 @@ export class Walk {
           act,
           amount: 1 + (pick % 9),
           ...(pick % 4 === 0 ? { lotId: lot.id } : {}),
-          ...(act === 'use' && pick % 3 === 0 ? { heldFor: HELD_FOR[pick % 2] } : {}),
+          ...(act === 'use' && pick % 3 === 0 ? { heldFor: at(holders, pick) } : {}),
         });
       case 'count':
         return ledger({
@@ -390,6 +394,7 @@ function recordFor(pick: number, supply: SupplyView | undefined, unit: UnitView 
       units: 'metric',
       currency: 'EUR',
     };
-  const home = pick % 3 === 1 && unit ? { what: 'palette', home: unit.id } : { what: 'kit' };
+  const home =
+    pick % 3 === 1 && unit ? { what: 'palette', home: unit.id } : { what: pick % 2 ? 'kit' : 'project' };
   return { sort: 'group', name: `Group ${pick}`, members, ...home };
 }

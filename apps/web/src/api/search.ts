@@ -2,6 +2,7 @@ import {
   makeStashSearch,
   meaningsOf,
   searchable,
+  type Held,
   type Purpose,
   type Searchable,
   type StashSearch,
@@ -11,7 +12,7 @@ import type { Addresses } from './where';
 import { sayLotSort } from '../copy/lots';
 
 interface Prepared {
-  readonly addresses: string;
+  readonly said: string;
   readonly purposes: readonly Purpose[];
   readonly thing: Searchable<SupplyView>;
 }
@@ -22,23 +23,31 @@ function prepare(
   supply: SupplyView,
   addresses: readonly string[],
   purposes: readonly Purpose[],
+  keptFor: readonly string[],
 ): Searchable<SupplyView> {
-  const said = addresses.join('\n');
+  const said = [...addresses, '', ...keptFor].join('\n');
   const known = prepared.get(supply);
-  if (known?.addresses === said && known.purposes === purposes) return known.thing;
+  if (known?.said === said && known.purposes === purposes) return known.thing;
   const others = supply.holdings.flatMap(({ as }) => (as === 'whole' ? [] : [sayLotSort(as)]));
   const also = [...meaningsOf(supply.facts, purposes), ...others];
-  const thing = searchable(supply, { ...supply, addresses, also });
-  prepared.set(supply, { addresses: said, purposes, thing });
+  const thing = searchable(supply, { ...supply, addresses, also, keptFor });
+  prepared.set(supply, { said, purposes, thing });
   return thing;
 }
 
 const NO_PURPOSES: readonly Purpose[] = [];
+const NOTHING_KEPT: ReadonlyMap<string, readonly Held[]> = new Map();
 
 /** Makes a search over the stash in plain words; texts are prepared once for many queries. */
 export const makeSearch = (
   supplies: readonly SupplyView[],
   addresses: Addresses,
   purposes: readonly Purpose[] = NO_PURPOSES,
+  held: ReadonlyMap<string, readonly Held[]> = NOTHING_KEPT,
 ): StashSearch<SupplyView> =>
-  makeStashSearch(supplies.map((supply) => prepare(supply, addresses(supply), purposes)));
+  makeStashSearch(
+    supplies.map((supply) => {
+      const keptFor = (held.get(supply.id) ?? []).map(({ name }) => name);
+      return prepare(supply, addresses(supply), purposes, keptFor);
+    }),
+  );

@@ -47,9 +47,9 @@ export function BenchScreen() {
           </View>
         )}
       </View>
-      <View role="region" aria-label="Kits and packs" style={styles.part}>
+      <View role="region" aria-label="Projects, kits and packs" style={styles.part}>
         <Txt look="strong" level={2}>
-          Kits and packs
+          Projects, kits and packs
         </Txt>
         {groups.map((group) => (
           <RowLink

@@ -1,3 +1,4 @@
+import { holdsBack } from '@red-shelf/core';
 import type { GroupBody, SupplyView } from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { StyleSheet, View } from 'react-native';
@@ -20,9 +21,10 @@ interface DissolveProps {
 /** What becomes of a group that is dissolved: what it keeps back is free, its home takes others, its things stand on their own. */
 export function Dissolve({ body, members, where, onKeep, onDone }: DissolveProps) {
   const { units } = usePreferences().preferences;
+  const project = body.what === 'project';
   const amountOf = new Map(body.members.map(({ supplyId, amount }) => [supplyId, amount]));
   const freed = (supply: SupplyView): string => {
-    const amount = body.what === 'kit' ? (amountOf.get(supply.id) ?? 0) : 0;
+    const amount = holdsBack(body.what) ? (amountOf.get(supply.id) ?? 0) : 0;
     const place = where(supply);
     return [
       amount > 0 ? `${sayKept(supply, amount, units)} free again` : '',
@@ -37,18 +39,20 @@ export function Dissolve({ body, members, where, onKeep, onDone }: DissolveProps
       () => undefined,
     );
   return (
-    <View style={styles.box} role="group" aria-label="Dissolve it">
+    <View style={styles.box} role="group" aria-label={project ? 'Close it' : 'Dissolve it'}>
       <Txt>
-        {body.home
-          ? 'Its things stand on their own then, by kind and colour, and its home takes other things too.'
-          : 'Its things stand on their own then, by kind and colour.'}
+        {project
+          ? 'What it still keeps back is free again.'
+          : body.home
+            ? 'Its things stand on their own then, by kind and colour, and its home takes other things too.'
+            : 'Its things stand on their own then, by kind and colour.'}
       </Txt>
       <View role="list" style={styles.list}>
         {members.map((supply) => (
           <ReasonRow key={supply.id} supply={supply} reason={freed(supply)} />
         ))}
       </View>
-      <Button label="Dissolve it" main onPress={dissolve} />
+      <Button label={project ? 'Close it' : 'Dissolve it'} main onPress={dissolve} />
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import { holdsBack } from '@red-shelf/core';
 import type { GroupBody, SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { useState, type ReactNode } from 'react';
@@ -21,7 +22,13 @@ import { useWhere, type Where } from '../api/where';
 import { ReasonRow } from '../row/ReasonRow';
 import { sayStock, sayWhat } from '../copy/supply';
 
-/** One kit, collection, palette or pack: what is in it, what goes with it, whether it stays whole. */
+/** How a group comes to an end, and how it does not. */
+const ENDING = {
+  project: { end: 'Close it…', keep: 'Leave it open', again: 'Open it again' },
+  whole: { end: 'Dissolve…', keep: 'Keep it whole', again: 'Make it whole again' },
+} as const;
+
+/** One project, kit, collection, palette or pack: what is in it, what goes with it, whether it stays whole. */
 export function GroupPage({ group, stash }: { readonly group: Group; readonly stash: Stash }) {
   const { body } = group;
   const where = useWhere(stash);
@@ -52,7 +59,8 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
       keep.mutate({ ...body, matches: left.length < body.matches.length ? left : [...left, id] });
     }
   };
-  const holds = body.what === 'kit' && !body.dissolvedOn;
+  const project = body.what === 'project';
+  const holds = holdsBack(body.what) && !body.dissolvedOn;
   const kitRow = (supply: SupplyView): ReactNode => {
     const member = body.members.find(({ supplyId }) => supplyId === supply.id);
     if (!holds || !member) return null;
@@ -68,14 +76,21 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
       {Boolean(body.price ?? body.source) && (
         <Txt>{[body.price ? sayPrice(body.price) : null, body.source].filter(Boolean).join(', from ')}</Txt>
       )}
-      {body.dissolvedOn && <Note>It was dissolved: its things stand on their own, by kind and colour.</Note>}
+      {body.dissolvedOn && (
+        <Note>
+          {project
+            ? 'It is closed: it keeps nothing back.'
+            : 'It was dissolved: its things stand on their own, by kind and colour.'}
+        </Note>
+      )}
       {body.note !== '' && <Txt>{body.note}</Txt>}
       {asking === 'facts' && <GroupFacts group={group} onKeep={keep.mutateAsync} onDone={closed} />}
       <Members title="In it" supplies={members} where={where} of={kitRow} />
       <Mixed members={members} />
       {holds && members.length > 0 && (
         <Txt look="quiet">
-          So much is kept for it, and does not count as free; using some for the kit lowers it.
+          So much is kept for it, and does not count as free; using some for {project ? 'it' : 'the kit'}{' '}
+          lowers it.
         </Txt>
       )}
       {body.what === 'palette' && <Home body={body} stash={stash} onChange={(next) => keep.mutate(next)} />}
@@ -109,7 +124,9 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
         {body.what !== 'pack' && (
           <Button
             label={
-              body.dissolvedOn ? 'Make it whole again' : asking === 'dissolve' ? 'Keep it whole' : 'Dissolve…'
+              ENDING[project ? 'project' : 'whole'][
+                body.dissolvedOn ? 'again' : asking === 'dissolve' ? 'keep' : 'end'
+              ]
             }
             onPress={() =>
               body.dissolvedOn
@@ -122,7 +139,7 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
           label="Remove"
           onPress={() => remove.mutate(undefined, { onSuccess: () => router.setParams({ group: '' }) })}
         />
-        <Button label="All kits and packs" onPress={() => router.setParams({ group: '' })} />
+        <Button label="All projects, kits and packs" onPress={() => router.setParams({ group: '' })} />
       </View>
       {asking === 'dissolve' && (
         <Dissolve body={body} members={members} where={where} onKeep={keep.mutateAsync} onDone={closed} />

@@ -10,7 +10,7 @@ import { sayAge, WHAT } from './group';
 import { GroupPage } from './GroupPage';
 import { NewGroup } from './NewGroup';
 
-/** Kits and collections stay whole until they are dissolved; palettes are colours used together; packs remember a purchase. */
+/** Projects keep back what they need until they are closed; kits and collections stay whole until they are dissolved; palettes are colours used together; packs remember a purchase. */
 export function KitsScreen() {
   const { group: id } = useLocalSearchParams<{ group?: string }>();
   const { data, error } = useRecords();
@@ -23,7 +23,7 @@ export function KitsScreen() {
     (p.body.acquiredOn ?? p.createdAt).localeCompare(q.body.acquiredOn ?? q.createdAt),
   );
   return (
-    <Page title="Kits and packs" narrow aside="Oldest first">
+    <Page title="Projects, kits and packs" narrow aside="Oldest first">
       {oldest.map((group) => (
         <RowLink
           key={group.id}
@@ -32,7 +32,7 @@ export function KitsScreen() {
           onPress={() => router.setParams({ group: group.id })}
         />
       ))}
-      {groups.length === 0 && <Note>No kits, collections or packs yet.</Note>}
+      {groups.length === 0 && <Note>No projects, kits, collections or packs yet.</Note>}
       <NewGroup />
       <Button label="A mixed pack" onPress={() => router.push('/stash/pack')} />
     </Page>

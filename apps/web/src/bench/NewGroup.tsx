@@ -13,14 +13,14 @@ import { Field } from '../ui/Field';
 import { Txt } from '../ui/Txt';
 import { MadeAlready } from '../judge/MadeAlready';
 
-const BEGUN = ['kit', 'collection', 'palette'] as const;
-const NO_GROUP: { what: (typeof BEGUN)[number]; name: string } = { what: 'kit', name: '' };
+const BEGUN = ['project', 'kit', 'collection', 'palette'] as const;
+const NO_GROUP: { what: (typeof BEGUN)[number]; name: string } = { what: 'project', name: '' };
 const groupSaid = z
   .object({ what: z.enum(BEGUN), name: z.string() })
   .transform((said) => ({ sort: 'group' as const, ...said }))
   .transform(into(groupBody));
 
-/** Begins a kit, a collection or a palette; says what was made for a job like it. */
+/** Begins a project, a kit, a collection or a palette; says what was made for a job like it. */
 export function NewGroup() {
   const ask = useAsk('group', groupSaid, NO_GROUP);
   const add = useChange((body: GroupBody) => order(routes.addRecord, { body: { body } }));

@@ -93,6 +93,7 @@ const CELL: Readonly<Record<CellRefusal['code'], (r: RowView['refusals'][number]
   unknown_standing: ({ given, known }) => `“${given}” is not one of ${known?.join(', ')}`,
   not_a_barcode: ({ given }) => `“${given}” is not a barcode`,
   unreadable: ({ given }) => `“${given}” cannot be read here; write it as a list that was taken out does`,
+  lots_differ: ({ given }) => `“${given}” does not add up to the quantity`,
   not_a_day: ({ given }) => `“${given}” is not a day like 2026-05-31`,
   unknown_level: ({ given }) => `“${given}” is not full, half, low, empty or a percentage`,
 };

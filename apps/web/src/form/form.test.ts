@@ -86,10 +86,9 @@ test('a form that no longer asks a question forgets the answer', () => {
   expect(reading).toMatchObject({ ok: true, fields: { facts: { attributes: { width: 25_400 } } } });
 });
 
-test('what the form does not ask stays as it was: why never used, what is put aside, sleep, swatches', () => {
+test('what the form does not ask stays as it was: why never used, sleep, swatches', () => {
   const kept = {
     whyUnused: 'saving it' as const,
-    reserved: [{ project: 'Tags', amount: 2 }],
     dormant: { purpose: 'wedding', wakeOn: '2027-01-01' },
     grade: 'best' as const,
   };

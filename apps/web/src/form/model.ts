@@ -72,7 +72,7 @@ export type FormReading =
   | { readonly ok: true; readonly fields: Omit<SupplyForm, 'said'> & { facts: Facts } }
   | { readonly ok: false; readonly refusals: readonly FormRefusal[] };
 
-/** Reads what was typed. `kept` are facts the form does not ask: swatches, photos, reservations. */
+/** Reads what was typed. `kept` are facts the form does not ask: swatches, photos, sleep. */
 export function readForm(
   { said: typed, ...fields }: SupplyForm,
   kept: Facts,

@@ -3,11 +3,12 @@ import type { SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useHeld } from '../api/useHeld';
+import { sayHolder } from '../copy/supply';
 import { space } from '../theme/tokens';
 import { Chip } from '../ui/Chip';
 import { Txt } from '../ui/Txt';
 
-/** What some of a supply is kept for: projects by name, kits by their record. */
+/** What some of a supply is kept for. */
 interface KeptFor {
   readonly id: string;
   readonly name: string;
@@ -25,14 +26,10 @@ export interface HeldForAsked {
 /** What a supply is about to be used for, where some of it is kept for something. With nothing free it is the first of those. */
 export function useHeldFor(supply: SupplyView): HeldForAsked {
   const held = useHeld(supply.id);
-  const { facts, stock } = supply;
+  const { stock } = supply;
   const [picked, setPicked] = useState<string | null | undefined>(undefined);
-  const projects = [...new Set((facts.reserved ?? []).map(({ project }) => project))];
-  const options = [
-    ...projects.map((name) => ({ id: name, name })),
-    ...held.map(({ id, name }) => ({ id, name: `the kit ${name}` })),
-  ];
-  const usual = freeOf(stock.left, facts, held) === 0 ? (options[0]?.id ?? null) : null;
+  const options = held.map((each) => ({ id: each.id, name: sayHolder(each) }));
+  const usual = freeOf(stock.left, held) === 0 ? (options[0]?.id ?? null) : null;
   const known = picked === undefined || picked === null || options.some(({ id }) => id === picked);
   const chosen = picked === undefined || !known ? usual : picked;
   return { options, chosen, choose: setPicked, said: chosen === null ? {} : { heldFor: chosen } };

@@ -8,7 +8,7 @@ import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Dormant } from './Dormant';
 import { Reserve } from './Reserve';
-import { useFactsChange } from '../api/useSupplyChange';
+import { FreeAside } from './FreeAside';
 
 interface ManageProps {
   readonly supply: SupplyView;
@@ -25,8 +25,6 @@ export function Manage({ supply, onEdit, onRemoved }: ManageProps) {
   const remove = useChange(() =>
     order(routes.removeSupply, { id: supply.id, body: { version: supply.version } }),
   );
-  const facts = useFactsChange(supply);
-  const { reserved = [] } = supply.facts;
   return (
     <View style={styles.box}>
       <View style={styles.acts}>
@@ -61,14 +59,7 @@ export function Manage({ supply, onEdit, onRemoved }: ManageProps) {
       </View>
       {asking === 'reserve' && <Reserve supply={supply} onDone={done} />}
       {asking === 'sleep' && <Dormant supply={supply} onDone={done} />}
-      {reserved.map((each, i) => (
-        <View key={`${each.project} ${i}`} style={styles.acts}>
-          <Button
-            label={`Free what is put aside for ${each.project}`}
-            onPress={() => facts.mutate({ ...supply.facts, reserved: reserved.filter((_, k) => k !== i) })}
-          />
-        </View>
-      ))}
+      <FreeAside supplyId={supply.id} />
     </View>
   );
 }

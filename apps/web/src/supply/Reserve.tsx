@@ -1,11 +1,11 @@
-import { fold, formOf, freeOf } from '@red-shelf/core';
-import type { SupplyView } from '@red-shelf/contract';
-import { useMemo } from 'react';
+import { fold, formOf, freeOf, moreHeld } from '@red-shelf/core';
+import { groupBody, type SupplyView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
-import { usePreferences, useStash } from '../api/queries';
-import { useHeld } from '../api/useHeld';
-import { useFactsChange } from '../api/useSupplyChange';
+import { order, routes } from '../api/client';
+import { usePreferences } from '../api/queries';
+import { useChange } from '../api/useChange';
+import { useHeld, useHolders, type Holder } from '../api/useHeld';
 import { measure, typed, whole, words } from '../form/typed';
 import { useAsk } from '../form/useAsk';
 import { MadeAlready } from '../judge/MadeAlready';
@@ -18,21 +18,12 @@ const NOTHING = { project: '', amount: '' };
 const MOST = 1e9;
 const OFFERED = 6;
 
-/** Projects something is put aside for already, by name. */
-function useProjects(): readonly string[] {
-  const { stash } = useStash();
-  return useMemo(() => {
-    const all = (stash?.supplies ?? []).flatMap(({ facts }) => facts.reserved ?? []);
-    return [...new Set(all.map(({ project }) => project))].sort();
-  }, [stash]);
-}
-
 /** Sets some aside for a project, so that it is not used up by another. */
 export function Reserve({ supply, onDone }: { readonly supply: SupplyView; readonly onDone: () => void }) {
   const { preferences } = usePreferences();
   const { counting } = formOf(supply.kind, supply.form);
   const held = useHeld(supply.id);
-  const free = freeOf(supply.stock.left, supply.facts, held);
+  const free = freeOf(supply.stock.left, held);
   const amount =
     counting === 'length'
       ? measure('length', preferences.units)
@@ -44,20 +35,34 @@ export function Reserve({ supply, onDone }: { readonly supply: SupplyView; reado
       .refine((n) => n <= free, 'That is more than is left and free. Count it first if that is wrong.'),
   });
   const ask = useAsk(`reserve.${supply.id}`, said, NOTHING);
-  const change = useFactsChange(supply);
-  const { reserved = [] } = supply.facts;
-  const projects = useProjects();
-  // One project has one name, however it is typed.
-  const named = (name: string): string => projects.find((each) => fold(each) === fold(name)) ?? name;
+  const projects = useHolders().filter(({ body }) => body.what === 'project');
+  const keep = useChange(({ group, amount: some }: { group: Holder; amount: number }) =>
+    order(routes.editRecord, {
+      id: group.id,
+      body: {
+        version: group.version,
+        body: { ...group.body, members: moreHeld(group.body.members, supply.id, some) },
+      },
+    }),
+  );
+  const begin = useChange(({ project: name, amount: some }: { project: string; amount: number }) => {
+    const members = [{ supplyId: supply.id, amount: some }];
+    const body = groupBody.parse({ sort: 'group', what: 'project', name, members });
+    return order(routes.addRecord, { body: { body } });
+  });
   const submit = (): void =>
     ask.submit(({ project, amount: some }) => {
-      const name = named(project);
-      const before = reserved.find((each) => each.project === name)?.amount ?? 0;
-      const others = reserved.filter((each) => each.project !== name);
-      const aside = { project: name, amount: before + some };
-      return change.mutateAsync({ ...supply.facts, reserved: [...others, aside] }).then(onDone);
+      // One project has one name, however it is typed.
+      const group = projects.find(({ body }) => fold(body.name) === fold(project));
+      const kept = group
+        ? keep.mutateAsync({ group, amount: some })
+        : begin.mutateAsync({ project, amount: some });
+      return kept.then(onDone);
     });
-  const offered = projects.filter((each) => fold(each).includes(fold(ask.said.project))).slice(0, OFFERED);
+  const offered = projects
+    .map(({ body }) => body.name)
+    .filter((name) => fold(name).includes(fold(ask.said.project)))
+    .slice(0, OFFERED);
   return (
     <View style={styles.box}>
       <View style={styles.row}>
@@ -82,7 +87,7 @@ export function Reserve({ supply, onDone }: { readonly supply: SupplyView; reado
         </View>
       )}
       <MadeAlready job={ask.said.project} />
-      <Button label="Put it aside" main busy={change.isPending} onPress={submit} />
+      <Button label="Put it aside" main busy={keep.isPending || begin.isPending} onPress={submit} />
     </View>
   );
 }

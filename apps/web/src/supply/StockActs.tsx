@@ -6,6 +6,7 @@ import { order, routes } from '../api/client';
 import { useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { useHeld } from '../api/useHeld';
+import { sayHolder } from '../copy/supply';
 import { forgetAll, isBegun } from '../form/draft';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -88,14 +89,11 @@ export function StockActs({ supply, startWith }: StockActsProps) {
 function Kept({ supply }: { readonly supply: SupplyView }) {
   const held = useHeld(supply.id);
   const { facts, stock } = supply;
-  const names = [
-    ...(facts.reserved ?? []).map(({ project }) => project),
-    ...held.map(({ name }) => `the kit ${name}`),
-  ];
+  const names = held.map(sayHolder);
   const scarce = facts.status === 'irreplaceable' || facts.status === 'retired';
   return (
     <>
-      {names.length > 0 && stock.left > 0 && freeOf(stock.left, facts, held) === 0 && (
+      {names.length > 0 && stock.left > 0 && freeOf(stock.left, held) === 0 && (
         <Note sort="attention">{`All that is left is put aside for ${names.join(', ')}. Using some takes it from there.`}</Note>
       )}
       {scarce && stock.left > 0 && (

@@ -7,7 +7,7 @@ import { hasPlace } from '../api/contents';
 import { usePreferences } from '../api/queries';
 import { useHeld } from '../api/useHeld';
 import { sayLastUsed, sayParts } from '../copy/history';
-import { sayStock, sayWhat } from '../copy/supply';
+import { sayHolder, sayStock, sayWhat } from '../copy/supply';
 import { DOES } from '../copy/reasons';
 import { listOf } from '../copy/words';
 import { sayAttribute, sayLength, sayAboutMass, sayPrice, type Units } from '../copy/measure';
@@ -30,10 +30,6 @@ export function SupplyFacts({
   const { preferences } = usePreferences();
   const parts = sayParts(supply);
   const held = useHeld(supply.id);
-  const aside = [
-    ...(supply.facts.reserved ?? []).map(({ project, amount }) => ({ name: project, amount })),
-    ...held.map(({ name, amount }) => ({ name: `the kit ${name}`, amount })),
-  ];
   const { counting } = formOf(supply.kind, supply.form);
   const said = (amount: number): string =>
     counting === 'length' ? sayLength(amount, preferences.units) : String(amount);
@@ -53,10 +49,10 @@ export function SupplyFacts({
         <Txt look="number">{sayStock(supply)}</Txt> · {sayLastUsed(supply)}
       </Txt>
       {parts && <Txt>{parts}</Txt>}
-      {aside.length > 0 && (
+      {held.length > 0 && (
         <Txt>
-          {aside.map(({ name, amount }) => `${said(amount)} put aside for ${name}`).join(', ')};{' '}
-          <Txt look="number">{said(freeOf(supply.stock.left, supply.facts, held))} free</Txt>
+          {held.map((each) => `${said(each.amount)} put aside for ${sayHolder(each)}`).join(', ')};{' '}
+          <Txt look="number">{said(freeOf(supply.stock.left, held))} free</Txt>
         </Txt>
       )}
       {supply.facts.dormant && (

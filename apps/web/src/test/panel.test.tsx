@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { SupplyPanel } from '../supply/SupplyPanel';
-import { change, entry, fakeServer, Refused, show, supply, unit, type Sent } from './harness';
+import { change, entry, fakeServer, record, Refused, show, supply, unit, type Sent } from './harness';
 
 jest.mock('expo-router', () => ({
   ...jest.requireActual<object>('./router'),
@@ -192,19 +192,20 @@ test('a supply that is gone says so', async () => {
 });
 
 test('what is used of a supply that is put aside says what for; with nothing free it is for that', async () => {
-  const facts = { reserved: [{ project: 'Winter cards', amount: 10 }] };
-  const sent = open({}, supply({ facts }));
+  const aside = (id: string, name: string, supplyId: string, amount: number) =>
+    record(id, { sort: 'group', what: 'project', name, members: [{ supplyId, amount }], dissolvedOn: null });
+  const records = [aside('r1', 'Winter cards', 's1', 10), aside('r2', 'Tags', 's2', 999)];
+  const sent = open({ 'GET /api/records': { records } });
   await screen.findByRole('heading', { name: 'Marsh Lantern' });
   press('Use one');
   await waitFor(() => expect(sent).toHaveLength(1));
   expect(sent[0]?.body).toEqual({ act: 'use', amount: 1 });
-  fireEvent.click(screen.getByRole('radio', { name: 'Winter cards' }));
+  fireEvent.click(await screen.findByRole('radio', { name: 'Winter cards' }));
   press('Use one');
   await waitFor(() => expect(sent).toHaveLength(2));
-  expect(sent[1]?.body).toEqual({ act: 'use', amount: 1, heldFor: 'Winter cards' });
-  const all = supply({ id: 's2', facts: { reserved: [{ project: 'Tags', amount: 999 }] } });
-  const more = open({}, all);
+  expect(sent[1]?.body).toEqual({ act: 'use', amount: 1, heldFor: 'r1' });
+  const more = open({ 'GET /api/records': { records } }, supply({ id: 's2' }));
   expect((await screen.findByRole('radio', { name: 'Tags' })).getAttribute('aria-checked')).toBe('true');
   fireEvent.click(screen.getAllByRole('button', { name: 'Use one' }).at(-1)!);
-  await waitFor(() => expect(more.at(-1)?.body).toEqual({ act: 'use', amount: 1, heldFor: 'Tags' }));
+  await waitFor(() => expect(more.at(-1)?.body).toEqual({ act: 'use', amount: 1, heldFor: 'r2' }));
 });

@@ -5,7 +5,7 @@ import { BatchBar } from '../stash/BatchBar';
 import { Manage } from '../supply/Manage';
 import { PartActs } from '../supply/PartActs';
 import { Swatches } from '../supply/Swatches';
-import { change, fakeServer, show, supply, unit } from './harness';
+import { change, fakeServer, record, show, supply, unit } from './harness';
 
 jest.mock('expo-router', () => ({
   ...jest.requireActual<object>('./router'),
@@ -23,6 +23,19 @@ const card = supply({
   form: 'sheet-12',
   stock: { items: 6, left: 6, parts: { pack: 1, base: 2 }, state: 'ok', uses: 1, lastUsedAt: null },
   facts: { status: 'retired', attributes: { perPack: 24 } },
+});
+
+const album = record('r1', {
+  sort: 'group',
+  what: 'project',
+  name: 'Album',
+  note: '',
+  source: '',
+  acquiredOn: null,
+  members: [{ supplyId: 's1', amount: 2 }],
+  matches: [],
+  dissolvedOn: null,
+  home: null,
 });
 
 beforeEach(() => localStorage.clear());
@@ -48,24 +61,42 @@ test('a pack is opened into its sheets, and sheets are cut into bases and scraps
 });
 
 test('what is put aside must be there, and is kept with its project', async () => {
-  const sent = fakeServer({ 'PUT /api/supplies/s1': answer });
+  const sent = fakeServer({
+    'GET /api/records': { records: [album] },
+    'POST /api/records': { record: album, change: change({ kind: 'record' }) },
+    'PUT /api/records/r1': { record: album, change: change({ kind: 'record' }) },
+  });
   show(<Manage supply={card} onEdit={jest.fn()} onRemoved={jest.fn()} />);
   press('More acts');
   press('Put aside');
   press('Put it aside');
   expect(await screen.findByText(/Name the project/)).toBeTruthy();
-  type('For the project', 'Album');
-  type('How much', '7');
-  press('Put it aside');
-  expect(await screen.findByText(/more than is left and free/)).toBeTruthy();
+  type('For the project', 'Tags');
   type('How much', '5');
   press('Put it aside');
+  expect(await screen.findByText(/more than is left and free/)).toBeTruthy();
+  type('How much', '4');
+  press('Put it aside');
+  const members = (amount: number) => [{ supplyId: 's1', amount }];
   await waitFor(() =>
-    expect(sent[0]?.body).toMatchObject({
-      version: 3,
-      facts: { status: 'retired', reserved: [{ project: 'Album', amount: 5 }] },
+    expect(sent[0]).toMatchObject({
+      path: '/api/records',
+      body: { body: { what: 'project', name: 'Tags', members: members(4) } },
     }),
   );
+  // A project that is there keeps so much more, however it is typed.
+  press('Put aside');
+  type('For the project', 'album');
+  type('How much', '3');
+  press('Put it aside');
+  await waitFor(() =>
+    expect(sent[1]).toMatchObject({
+      path: '/api/records/r1',
+      body: { version: 2, body: { name: 'Album', members: members(5) } },
+    }),
+  );
+  press('Free what is put aside for Album');
+  await waitFor(() => expect(sent[2]).toMatchObject({ body: { body: { members: members(0) } } }));
 });
 
 test('a swatch typed in is kept as the true colour; another can be made true or dropped', async () => {

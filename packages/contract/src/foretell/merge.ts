@@ -37,7 +37,6 @@ function joinedFacts(keep: Facts, other: Facts): Facts {
     swatches: union(keep.swatches, other.swatches, ({ id }) => id).slice(0, 24),
     photos: union(keep.photos, other.photos, ({ id }) => id).slice(0, 12),
     otherHexes: union(keep.otherHexes, other.otherHexes).slice(0, 8),
-    reserved: union(keep.reserved, other.reserved, (each) => JSON.stringify(each)).slice(0, 20),
     trueSwatch: keep.trueSwatch,
   });
 }

@@ -4,15 +4,13 @@ import {
   formFor,
   planPosting,
   refillRequest,
-  sparse,
-  type Facts,
   type Posted,
   type StashEvent,
   type StockRequest,
 } from '@red-shelf/core';
 import type { StockRequestBody, SupplyView } from '../supply';
 import { afterUseFor, readHeldFor } from '../heldFor';
-import { lotsOfView, viewOf, writtenOf } from '../view';
+import { lotsOfView } from '../view';
 import { afterEvent, foretold, newLot, type Foretold, type Known, type Naming } from './known';
 
 /** A supply and its bottle after an act. Null where it will be refused, or where it cannot be told. */
@@ -26,7 +24,9 @@ export function foretellAct(
   if (!supply) return null;
   const bottle = body.act === 'refill' && body.fromId ? known.supply(body.fromId) : null;
   if (bottle === undefined) return null;
-  const held = 'heldFor' in body && body.heldFor ? readHeldFor(body.heldFor, known.record) : null;
+  const heldFor = 'heldFor' in body ? body.heldFor : undefined;
+  const held = heldFor ? readHeldFor(heldFor, known.record) : null;
+  if (heldFor && !held) return null;
   const request = asRequest(supply, bottle, body, held?.name);
   const plan = request && planned(supply, request, naming);
   if (!plan) return null;
@@ -34,23 +34,13 @@ export function foretellAct(
   const supplies = [supply, ...(bottle ? [bottle] : [])].map((each) =>
     afterEvent(each, event, each === supply ? plan.made.map((lot) => newLot(lot, supplyId)) : []),
   );
-  if (!held) return foretold(naming, 'act', supply.name, { supplies });
-  const { facts, kit } = afterUseFor(held, supplyId, supply.facts, plan.happening);
-  const record = kit && 'heldFor' in body && known.record(body.heldFor ?? '');
+  const less = held && afterUseFor(held, supplyId, plan.happening);
+  const record = less && heldFor ? known.record(heldFor) : undefined;
   return foretold(naming, 'act', supply.name, {
-    supplies: supplies.map((each) => (facts ? withFacts(each, facts, naming.at) : each)),
-    records: record ? [{ ...record, version: record.version + 1, updatedAt: naming.at, body: kit }] : [],
+    supplies,
+    records:
+      record && less ? [{ ...record, version: record.version + 1, updatedAt: naming.at, body: less }] : [],
   });
-}
-
-/** A supply of which something else is known. */
-function withFacts(supply: SupplyView, facts: Facts, at: string): SupplyView {
-  const written = writtenOf(supply);
-  return viewOf(
-    { ...written, facts: sparse(facts), version: written.version + 1, updatedAt: at },
-    supply.stock,
-    lotsOfView(supply),
-  );
 }
 
 function asRequest(

@@ -78,7 +78,7 @@ const entries: readonly [words: string, facet: Facet][] = [
   ['unused', isUnused],
   ['unopened', both<SearchSubject>(isUnused, ({ facts }) => !facts.openedOn)],
   ['opened', ({ facts, stock }) => facts.openedOn !== undefined || !isUnused({ stock })],
-  ['reserved', ({ facts }) => (facts.reserved ?? []).length > 0],
+  ['reserved', ({ keptFor = [] }) => keptFor.length > 0],
   ['collection', ({ facts }) => facts.collection === true],
   ['swatched', ({ facts }) => (facts.swatches ?? []).length > 0],
   ['unswatched', ({ facts }) => (facts.swatches ?? []).length === 0],

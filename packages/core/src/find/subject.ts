@@ -16,6 +16,8 @@ export type SearchSubject = Omit<Supply, 'familyOverride' | 'familyReason' | 'cr
   readonly stock: Pick<Stock, 'state' | 'uses' | 'used' | 'lastUsedAt'>;
   /** Further words it is found by: what its purposes also mean. */
   readonly also?: readonly string[];
+  /** Names of the projects and kits that keep some of it back. */
+  readonly keptFor?: readonly string[];
 };
 
 /** A subject with its texts folded once, for many queries. */
@@ -59,7 +61,7 @@ export function searchable<T>(item: T, subject: SearchSubject): Searchable<T> {
       facts.status,
       facts.grade,
       ...(facts.tags ?? []),
-      ...(facts.reserved ?? []).map(({ project }) => project),
+      ...(subject.keptFor ?? []),
       ...attributeWords(facts),
       ...(subject.also ?? []),
       subject.note,

@@ -3,7 +3,7 @@ import { formOf } from '../kinds/registry';
 import { formFor } from '../stash/formFor';
 import { FACT_COLUMNS, type FactField } from './factColumns';
 import { LIST_FIELD_NAMES, LIST_FIELDS, type ListField } from './fields';
-import type { OpeningCount, SupplyDraft } from './supplyDraft';
+import type { Beside, OpeningCount, SupplyDraft } from './supplyDraft';
 
 /** Quantity and level cells that `readQuantity` reads back to the same count. */
 function quantityCells(supply: SupplyDraft & OpeningCount): { quantity: string; level: string } {
@@ -28,9 +28,7 @@ export const factCells = (supply: Pick<SupplyDraft, 'kind' | 'form' | 'facts'>):
 const FORMULA = /^[=+\-@\t\r]/;
 
 /** Writes supplies as CSV (RFC 4180) with the headings that importing recognises. */
-export function writeCsv(
-  supplies: readonly (SupplyDraft & OpeningCount & { readonly place?: string })[],
-): string {
+export function writeCsv(supplies: readonly (SupplyDraft & OpeningCount & Beside)[]): string {
   const rows = supplies.map((supply) => {
     const cells: Record<ListField, string> = {
       kind: supply.kind,
@@ -44,6 +42,8 @@ export function writeCsv(
       family: supply.familyOverride ?? '',
       familyReason: supply.familyReason,
       place: supply.place ?? '',
+      lots: supply.lots ?? '',
+      aside: supply.aside ?? '',
       note: supply.note,
       ...factCells(supply),
       ...quantityCells(supply),

@@ -147,23 +147,6 @@ export const FACT_COLUMNS = {
     write: writeSwatches,
     read: readSwatches,
   },
-  aside: {
-    name: 'Put aside',
-    keys: ['reserved'],
-    headings: [],
-    write: ({ reserved = [] }) =>
-      reserved.map(({ project, amount }) => `${amount} for ${project}`).join('; '),
-    read: (text) => {
-      const read = parts(text, /;/).map((each) => /^(\d{1,12}) for (.+)$/.exec(each));
-      return read.every((each) => each !== null)
-        ? {
-            reserved: read.flatMap((each) =>
-              each ? { amount: Number(each[1]), project: each[2] ?? '' } : [],
-            ),
-          }
-        : null;
-    },
-  },
   asleep: {
     name: 'Asleep',
     keys: ['dormant'],

@@ -20,14 +20,14 @@ const COLUMNS = {
 } as const satisfies Record<SupplyField, readonly string[]>;
 /** How much there is, as it is counted when a thing comes in. */
 const COUNT_COLUMNS = ['quantity', 'level'] as const;
-/** Where it is, as printed on labels; taken for things that are new. */
-const PLACE_COLUMN = 'place';
+/** Where it is, as printed on labels, and how it is spread over lots, both taken for things that are new; what is put aside of it. */
+const BESIDE_COLUMNS = ['place', 'lots', 'aside'] as const;
 export type ListField =
-  (typeof COLUMNS)[SupplyField][number] | (typeof COUNT_COLUMNS)[number] | typeof PLACE_COLUMN;
+  (typeof COLUMNS)[SupplyField][number] | (typeof COUNT_COLUMNS)[number] | (typeof BESIDE_COLUMNS)[number];
 
 /** The columns of a supply list, as imported and exported: what is said of a supply, and before the note how much there is. */
 export const LIST_FIELDS: readonly ListField[] = SUPPLY_FIELDS.flatMap((field): readonly ListField[] =>
-  field === 'note' ? [...COUNT_COLUMNS, PLACE_COLUMN, ...COLUMNS.note] : COLUMNS[field],
+  field === 'note' ? [...COUNT_COLUMNS, ...BESIDE_COLUMNS, ...COLUMNS.note] : COLUMNS[field],
 );
 
 /** Which column of a file holds which field, by column index; a missing field is not in the file. */
@@ -51,6 +51,8 @@ export const LIST_FIELD_NAMES: Readonly<Record<ListField, string>> = {
   quantity: 'Quantity',
   level: 'Level',
   place: 'Place',
+  lots: 'Lots',
+  aside: 'Put aside',
   note: 'Note',
   ...ofFacts(({ name }) => name),
 };
@@ -69,6 +71,8 @@ const HEADINGS: Readonly<Record<ListField, readonly string[]>> = {
   quantity: ['quantity', 'qty', 'how many', 'count', 'amount', 'stock', 'owned', 'left', 'pcs'],
   level: ['level', 'fill', 'fullness'],
   place: ['place', 'location', 'where', 'slot', 'address'],
+  lots: ['lots'],
+  aside: ['put aside', 'reserved', 'reserved for'],
   note: ['note', 'notes', 'comment', 'comments', 'remarks'],
   ...ofFacts(({ name, headings }) => [name.toLowerCase(), ...headings]),
 };

@@ -2,14 +2,16 @@ import { fold } from '../text/fold';
 import type { Facts } from '../stash/facts';
 import { formFor } from '../stash/formFor';
 import { factCells } from './csvWrite';
+import { writeAside, type Aside } from './asideCell';
+import { wholesOf, type LotSaid } from './lotsCell';
 import { FACT_COLUMNS, type FactField } from './factColumns';
 import type { ColumnMapping, ListField } from './fields';
 import type { CellRefusal } from './refusal';
 import { readRow, type RowDefaults } from './rowRead';
-import type { OpeningCount, SupplyDraft } from './supplyDraft';
+import type { Beside, OpeningCount, SupplyDraft } from './supplyDraft';
 
 /** A supply that is already in the stash, as an import sees it. */
-export interface KnownSupply extends SupplyDraft, OpeningCount {
+export interface KnownSupply extends SupplyDraft, OpeningCount, Pick<Beside, 'aside'> {
   readonly id: string;
 }
 
@@ -21,6 +23,8 @@ export type RowVerdict =
       readonly draft: SupplyDraft;
       readonly count: OpeningCount;
       readonly place: string;
+      readonly lots: readonly LotSaid[] | null;
+      readonly aside: readonly Aside[];
     }
   | {
       readonly line: number;
@@ -28,6 +32,8 @@ export type RowVerdict =
       readonly id: string;
       readonly draft: SupplyDraft;
       readonly count: OpeningCount | null;
+      /** Null where that stays as it is. */
+      readonly aside: readonly Aside[] | null;
       readonly fields: readonly ListField[];
     }
   | { readonly line: number; readonly verdict: 'same'; readonly id: string; readonly draft: SupplyDraft }
@@ -83,8 +89,10 @@ export function planImport(list: ListToImport, known: readonly KnownSupply[]): R
         line,
         verdict: 'add',
         draft: reading.draft,
-        count: reading.count ?? { items: 0, left: 0 },
+        count: reading.count ?? (reading.lots ? wholesOf(reading.lots) : { items: 0, left: 0 }),
         place: reading.place,
+        lots: reading.lots,
+        aside: reading.aside ?? [],
       };
     return compare(line, reading, there);
   });
@@ -115,10 +123,12 @@ function compare(
   const count = reading.count && asCounted(reading.count, reading.draft, { ...there, facts });
   const recount = count !== null && (count.items !== there.items || count.left !== there.left);
   if (recount) fields.push('quantity');
-  const { id, items: _items, left: _left, ...before } = there;
+  const { id, items: _items, left: _left, aside: kept = '', ...before } = there;
+  const aside = reading.aside && writeAside(reading.aside) !== kept ? reading.aside : null;
+  if (aside) fields.push('aside');
   const draft: SupplyDraft = { ...before, ...next, facts };
   if (fields.length === 0) return { line, verdict: 'same', id, draft };
-  return { line, verdict: 'change', id, draft, count: recount ? count : null, fields };
+  return { line, verdict: 'change', id, draft, count: recount ? count : null, aside, fields };
 }
 
 /** What one column says of the facts that were read from all of them. */

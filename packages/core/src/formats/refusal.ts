@@ -17,7 +17,8 @@ export interface CellRefusal {
     | 'unknown_standing'
     | 'not_a_barcode'
     | 'not_a_day'
-    | 'unreadable';
+    | 'unreadable'
+    | 'lots_differ';
   readonly given: string;
   readonly known?: readonly string[];
   readonly most?: number;

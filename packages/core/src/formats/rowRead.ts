@@ -1,8 +1,10 @@
+import { readAside, type Aside } from './asideCell';
+import { readLots, wholesOf, type LotSaid } from './lotsCell';
 import { FAMILIES, isFamily } from '../colour/families';
 import { FINISHES, type Finish } from '../colour/family';
 import { parseColour } from '../colour/parse';
 import { KINDS, type FormDefinition, type Kind } from '../kinds/definition';
-import { findForm, formsOfKind, KIND_DEFINITIONS } from '../kinds/registry';
+import { findForm, formOf, formsOfKind, KIND_DEFINITIONS } from '../kinds/registry';
 import { fold } from '../text/fold';
 import type { Facts } from '../stash/facts';
 import { familyWithout, NO_COLOUR } from '../stash/colourless';
@@ -34,6 +36,10 @@ export type RowReading =
       readonly count: OpeningCount | null;
       /** Where the file says it is, as printed on labels; empty where it does not. */
       readonly place: string;
+      /** How it is spread; null where the file does not say. */
+      readonly lots: readonly LotSaid[] | null;
+      /** What is put aside of it; null where the file does not say. */
+      readonly aside: readonly Aside[] | null;
       /** Fields the file really has, for changing only those of a supply that is already there. */
       readonly given: ReadonlySet<ListField>;
     }
@@ -97,6 +103,7 @@ export function readRow(cells: readonly string[], mapping: ColumnMapping, defaul
   // Where the row says how much a full one holds, its level is of that.
   const quantity = readQuantity(cell('quantity'), cell('level'), formFor({ kind, form: form.id, facts }));
   if (quantity !== null && !quantity.ok) refusals.push(quantity.refusal);
+  const beside = readBeside(cell, { kind, form: form.id }, quantity, refusals);
   const draft: Omit<SupplyDraft, 'hex'> = {
     kind,
     form: form.id,
@@ -111,8 +118,31 @@ export function readRow(cells: readonly string[], mapping: ColumnMapping, defaul
     facts,
   };
   if (refusals.length > 0 || !colour.ok) return { ok: false, refusals };
-  const count = quantity === null ? null : quantity.ok ? quantity.count : null;
-  return { ok: true, draft: { ...draft, hex: colour.hex }, count, given, place: cell('place') };
+  const count = quantity?.ok ? quantity.count : null;
+  return { ok: true, draft: { ...draft, hex: colour.hex }, count, given, place: cell('place'), ...beside };
+}
+
+/** How it is spread and what is put aside of it. Lots that are not what was counted are refused: one of the two is a slip. */
+function readBeside(
+  cell: (field: ListField) => string,
+  of: Formed,
+  quantity: ReturnType<typeof readQuantity>,
+  refusals: CellRefusal[],
+): { lots: readonly LotSaid[] | null; aside: readonly Aside[] | null } {
+  const refuse = (field: ListField, code: CellRefusal['code']): void =>
+    void refusals.push({ field, code, given: beginningOf(cell(field), 40) });
+  const lots = cell('lots') === '' ? null : readLots(cell('lots'), of);
+  const aside = cell('aside') === '' ? null : readAside(cell('aside'));
+  if (cell('lots') !== '' && !lots) refuse('lots', 'unreadable');
+  if (cell('aside') !== '' && !aside) refuse('aside', 'unreadable');
+  if (lots && quantity?.ok && cell('quantity') !== '') {
+    const [all, key] = [
+      wholesOf(lots),
+      formOf(of.kind, of.form).counting === 'fill' ? 'items' : 'left',
+    ] as const;
+    if (all[key] !== quantity.count[key]) refuse('lots', 'lots_differ');
+  }
+  return { lots, aside };
 }
 
 /** A colour as a list says it: a hex, a name a screen knows, or one of the many others that are called something. */

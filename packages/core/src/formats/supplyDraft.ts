@@ -10,6 +10,16 @@ export interface OpeningCount {
   readonly left: number;
 }
 
+/** What a list says of a supply beside what it is and how much there is. */
+export interface Beside {
+  /** Where it is, as printed on labels; empty where it has no place. */
+  readonly place?: string;
+  /** How it is spread, where one lot of whole things is not all there is. */
+  readonly lots?: string;
+  /** What is put aside of it, as a list says it. */
+  readonly aside?: string;
+}
+
 /** Longest texts a supply keeps. */
 export const MOST_CHARACTERS = {
   name: 120,

@@ -45,6 +45,14 @@ test('thickness and mass follow the count, card by its weight', () => {
   expect(gems(100).all).toEqual(gems(10).all);
 });
 
+test('a spool weighs as much as a spool while anything is on it', () => {
+  const spool = (items: number, left: number) =>
+    bodyOf({ kind: 'ribbon', form: 'spool', facts: {} }, { as: 'whole', items, left }).massMg;
+  expect(spool(0, 3_000_000)).toBe(35_000);
+  expect(spool(1, 3_000_000)).toBe(35_000);
+  expect(spool(0, 0)).toBe(0);
+});
+
 test('a scrap or a base is as large as it was cut, and stands as its sheet stood', () => {
   const sizeUm = { widthUm: 70 * MM, heightUm: 50 * MM };
   const scrap = bodyOf({ kind: 'cardstock', form: 'sheet-12', facts: {} }, { as: 'scrap', items: 3, sizeUm });

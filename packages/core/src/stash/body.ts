@@ -111,5 +111,7 @@ function countOf({ as, items, left }: BodiedLot, form: FormDefinition, { attribu
   const many = items ?? 1;
   if (as === 'pack') return many * (typeof attributes.perPack === 'number' ? attributes.perPack : USUAL_PACK);
   if (as !== 'whole') return many;
+  // Of a length only what is left is counted: while there is some, there is the thing it is wound on.
+  if (form.counting === 'length') return left ? Math.max(1, many) : many;
   return form.counting === 'sheets' || (form.counting === 'pieces' && form.piles) ? (left ?? many) : many;
 }

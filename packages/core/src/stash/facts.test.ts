@@ -1,7 +1,7 @@
 import { formsOfKind, attributesOf } from '../kinds/registry';
 import { KINDS } from '../kinds/definition';
 import { checkFacts, fittingAttributes } from './check';
-import { effectiveHex, reservedOf, sparse } from './facts';
+import { effectiveHex, sparse } from './facts';
 import { factsSchema } from './factsSchema';
 
 const messages = (...given: Parameters<typeof checkFacts>) =>
@@ -46,14 +46,6 @@ test('the true swatch decides the colour, and what says nothing is not kept', ()
   expect(sparse({ tags: [], status: 'current', collection: false, source: '', grade: 'best' })).toEqual({
     grade: 'best',
   });
-  expect(
-    reservedOf({
-      reserved: [
-        { project: 'cards', amount: 3 },
-        { project: 'album', amount: 2 },
-      ],
-    }),
-  ).toBe(5);
 });
 
 test.each(KINDS.flatMap((kind) => formsOfKind(kind).map((form) => [kind, form.id] as const)))(

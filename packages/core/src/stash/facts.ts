@@ -7,10 +7,6 @@ export type Facts = z.infer<typeof factsSchema>;
 
 export const statusOf = (facts: Facts): Status => facts.status ?? 'current';
 
-/** What is set aside for projects, in the form's own unit. */
-export const reservedOf = ({ reserved = [] }: Facts): number =>
-  reserved.reduce((sum, { amount }) => sum + amount, 0);
-
 /** Facts without what says nothing: empty lists and texts, false flags, the usual status. */
 export function sparse(facts: Facts): Facts {
   const says = (value: unknown): boolean =>

@@ -78,15 +78,6 @@ export const factsSchema = z.strictObject({
     )
     .max(MOST_PHOTOS, `At most ${MOST_PHOTOS} photos.`)
     .optional(),
-  reserved: z
-    .array(
-      z.object({
-        project: text(80, 'The project').min(1, 'Name the project.'),
-        amount: z.int().min(1, 'Reserve at least one.').max(1e12),
-      }),
-    )
-    .max(20)
-    .optional(),
   /** A purpose that may come back, and when to look again. */
   dormant: z.object({ purpose: text(80, 'The purpose').min(1), wakeOn: day }).optional(),
 });

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { afterSpending, freeOf, heldByKits, lessHeld, takenBy } from './free';
+import { freeOf, heldByGroups, lessHeld, moreHeld, takenBy } from './free';
 import { lettersMissing, parseLetters, printLetters, shortVowels } from './letters';
 
 test('letters are read as people write them', () => {
@@ -23,28 +23,22 @@ test('what a word lacks, and which vowels run short', () => {
   expect(shortVowels({ '7': 1 })).toEqual([]);
 });
 
-test('kits hold back until dissolved; packs and collections hold nothing; free is never below nothing', () => {
+test('kits and projects hold back until dissolved or closed; packs and collections hold nothing; free is never below nothing', () => {
   const members = [{ supplyId: 's', amount: 6 }];
   const kit = { id: 'k1', name: 'Harvest kit', what: 'kit', dissolvedOn: null, members };
-  const held = heldByKits([kit, { ...kit, what: 'pack' }, { ...kit, dissolvedOn: '2026-05-01' }]);
-  expect(held.get('s')).toEqual([{ id: 'k1', name: 'Harvest kit', amount: 6 }]);
-  expect(freeOf(10, { reserved: [{ project: 'p', amount: 3 }] }, held.get('s'))).toBe(1);
-  expect(freeOf(4, {}, held.get('s'))).toBe(0);
+  const project = { ...kit, id: 'p1', name: 'Winter cards', what: 'project' };
+  const held = heldByGroups([kit, project, { ...kit, what: 'pack' }, { ...kit, dissolvedOn: '2026-05-01' }]);
+  expect(held.get('s')).toEqual([
+    { id: 'k1', what: 'kit', name: 'Harvest kit', amount: 6 },
+    { id: 'p1', what: 'project', name: 'Winter cards', amount: 6 },
+  ]);
+  expect(freeOf(13, held.get('s') ?? [])).toBe(1);
+  expect(freeOf(4, held.get('s') ?? [])).toBe(0);
 });
 
-test('what is used for a project or a kit is kept aside for it no longer; of others it is', () => {
-  const facts = {
-    reserved: [
-      { project: 'Winter cards', amount: 3 },
-      { project: 'winter cards', amount: 2 },
-      { project: 'Tags', amount: 4 },
-    ],
-  };
-  expect(afterSpending(facts, 'Winter Cards', 4).reserved).toEqual([
-    { project: 'winter cards', amount: 1 },
-    { project: 'Tags', amount: 4 },
-  ]);
-  expect(afterSpending(facts, 'Something', 4)).toEqual(facts);
+test('what is used for a project or a kit is kept aside for it no longer', () => {
+  expect(moreHeld([{ supplyId: 's', amount: 3 }], 's', 5)).toEqual([{ supplyId: 's', amount: 8 }]);
+  expect(moreHeld([{ supplyId: 's', amount: 3 }], 't', 5)).toHaveLength(2);
   expect(lessHeld([{ supplyId: 's', amount: 3 }], 's', 5)).toEqual([{ supplyId: 's', amount: 0 }]);
   expect(takenBy({ act: 'use', of: 'base', amount: 2 })).toBe(0);
   expect(takenBy({ act: 'cut', sheets: 2, bases: 4, scraps: 0 })).toBe(2);
