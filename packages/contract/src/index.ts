@@ -10,7 +10,7 @@ export {
 export { batchSet, MOST_AT_ONCE, type BatchSet } from './batch';
 export { changeView, commandHead, type ChangeView, type JournalLine, type KeptView } from './change';
 export { MOST_NAMES, MOST_PHOTO_BYTES, type ColourName, type PhotoView } from './devices';
-export { DOCUMENT_VERSION, type StashDocument } from './document';
+export { DOCUMENT_LISTS, DOCUMENT_VERSION, type StashDocument } from './document';
 export { stashDocument } from './readDocument';
 export {
   MOST_BACKUP_BYTES,

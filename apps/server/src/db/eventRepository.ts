@@ -1,5 +1,5 @@
 import type { Happening, PlaceSpot, Posting, Shift, StashEvent } from '@red-shelf/core';
-import { asc, inArray } from 'drizzle-orm';
+import { and, asc, gt, inArray, lte } from 'drizzle-orm';
 import { chunks, touch, type Readable, type Tx } from './tx';
 import { events, postings, shifts } from './schema';
 
@@ -76,12 +76,27 @@ function gather<R extends { eventSeq: number }, T>(
   return found;
 }
 
-/** Every event there is, in the order recorded. */
-export async function allEvents(db: Readable): Promise<EventRecord[]> {
-  const rows = await db.select().from(events).orderBy(asc(events.seq));
-  const posted = gather(await db.select().from(postings), asPosting);
-  const moved = gather(await db.select().from(shifts), asShift);
-  return rows.map((row) => asEvent(row, posted.get(row.seq) ?? [], moved.get(row.seq) ?? []));
+/** Events recorded after one, so many at most, in the order recorded. */
+export async function eventsAfter(
+  db: Readable,
+  after: number,
+  most: number,
+): Promise<{ seq: number; event: EventRecord }[]> {
+  const rows = await db
+    .select()
+    .from(events)
+    .where(gt(events.seq, after))
+    .orderBy(asc(events.seq))
+    .limit(most);
+  const last = rows.at(-1)?.seq ?? after;
+  const within = (seq: typeof postings.eventSeq | typeof shifts.eventSeq) =>
+    and(gt(seq, after), lte(seq, last));
+  const posted = gather(await db.select().from(postings).where(within(postings.eventSeq)), asPosting);
+  const moved = gather(await db.select().from(shifts).where(within(shifts.eventSeq)), asShift);
+  return rows.map((row) => ({
+    seq: row.seq,
+    event: asEvent(row, posted.get(row.seq) ?? [], moved.get(row.seq) ?? []),
+  }));
 }
 
 /** The events of one change, in the order recorded. */

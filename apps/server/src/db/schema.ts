@@ -194,11 +194,11 @@ export const changes = sqliteTable(
   (table) => [index('changes_in_order').on(table.seq)],
 );
 
-/** The stash as it was before a document replaced it. */
-export const snapshots = sqliteTable('snapshots', {
-  id: text().primaryKey(),
-  at: text().notNull(),
-  document: text().notNull(),
+/** The stash as it was before a document replaced it, as a document in pieces that follow one another. */
+export const snapshots = sqliteTable('snapshot_pieces', {
+  n: integer().primaryKey(),
+  id: text().notNull(),
+  piece: text().notNull(),
 });
 
 export const settings = sqliteTable('settings', {

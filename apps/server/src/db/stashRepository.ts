@@ -1,10 +1,10 @@
 import type { StashDocument } from '@red-shelf/contract';
-import { asc } from 'drizzle-orm';
-import { allEvents, appendEvents } from './eventRepository';
+import { asc, gt } from 'drizzle-orm';
+import { appendEvents, eventsAfter, type EventRecord } from './eventRepository';
 import { foldWhole } from './foldRepository';
 import { holdingRow, insertLots, spotOf } from './holdingRepository';
 import { events, holdings, postings, records, shifts, supplies, tallies, units, usage } from './schema';
-import { allRecords } from './supplyRepository';
+import { recordsAfter } from './supplyRepository';
 import { breathe, chunks, touch, type Readable, type Tx } from './tx';
 
 /** What a whole stash is made of. */
@@ -16,33 +16,59 @@ type Written = (more: number) => void;
 /** Events that came with a document or an older shape belong to no change. */
 const BROUGHT = '';
 
-/** Reads everything, removed things and all history included. What follows from it is left out. */
-export async function readStash(db: Readable): Promise<Content> {
-  const lots = await db.select().from(holdings).orderBy(asc(holdings.id));
-  return {
-    units: await db.select().from(units).orderBy(asc(units.id)),
-    supplies: await allRecords(db),
-    holdings: lots.map((lot) => ({
-      id: lot.id,
-      version: lot.version,
-      supplyId: lot.supplyId,
-      as: lot.as,
-      sizeUm:
-        lot.widthUm === null || lot.heightUm === null
-          ? null
-          : { widthUm: lot.widthUm, heightUm: lot.heightUm },
-      spot: spotOf(lot),
-    })),
-    events: (await allEvents(db)).map((event) => ({
-      ...event,
-      postings: [...event.postings],
-      shifts: [...event.shifts],
-    })),
-    records: (await db.select().from(records).orderBy(asc(records.id))).map(
-      ({ sort: _sort, seq: _seq, ...record }) => record,
-    ),
-  };
+type Lists = keyof Content;
+type Page = { [List in Lists]: { readonly list: List; readonly page: Content[List] } }[Lists];
+
+/** So many rows are read at a stretch. */
+const PAGE = 2000;
+
+/** Rows of a table by a key of theirs that rises, some at a time. */
+async function* pagesBy<Row, Key>(
+  first: Key,
+  read: (after: Key) => Promise<Row[]>,
+  keyOf: (row: Row) => Key,
+): AsyncGenerator<Row[]> {
+  for (let after = first; ;) {
+    const rows = await read(after);
+    const last = rows.at(-1);
+    if (last !== undefined) yield rows;
+    if (last === undefined || rows.length < PAGE) return;
+    after = keyOf(last);
+  }
 }
+const idOf = ({ id }: { readonly id: string }): string => id;
+
+/** Reads everything, removed things and all history included, list after list and page after page. What follows from it is left out. */
+export async function* stashPages(db: Readable): AsyncGenerator<Page> {
+  yield { list: 'units', page: await db.select().from(units).orderBy(asc(units.id)) };
+  for await (const page of pagesBy('', (after) => recordsAfter(db, after, PAGE), idOf))
+    yield { list: 'supplies', page };
+  const lots = (after: string) =>
+    db.select().from(holdings).where(gt(holdings.id, after)).orderBy(asc(holdings.id)).limit(PAGE);
+  for await (const page of pagesBy('', lots, idOf)) yield { list: 'holdings', page: page.map(documentLot) };
+  const happened = (after: number) => eventsAfter(db, after, PAGE);
+  for await (const page of pagesBy(0, happened, ({ seq }) => seq))
+    yield { list: 'events', page: page.map(({ event }) => documentEvent(event)) };
+  const beside = (after: string) =>
+    db.select().from(records).where(gt(records.id, after)).orderBy(asc(records.id)).limit(PAGE);
+  for await (const page of pagesBy('', beside, idOf))
+    yield { list: 'records', page: page.map(({ sort: _sort, seq: _seq, ...record }) => record) };
+}
+
+const documentLot = (lot: typeof holdings.$inferSelect): Content['holdings'][number] => ({
+  id: lot.id,
+  version: lot.version,
+  supplyId: lot.supplyId,
+  as: lot.as,
+  sizeUm:
+    lot.widthUm === null || lot.heightUm === null ? null : { widthUm: lot.widthUm, heightUm: lot.heightUm },
+  spot: spotOf(lot),
+});
+const documentEvent = (event: EventRecord): Content['events'][number] => ({
+  ...event,
+  postings: [...event.postings],
+  shifts: [...event.shifts],
+});
 
 /** Lots and history, and what they add up to; the supplies and units they speak of are there. */
 export async function insertHistory(

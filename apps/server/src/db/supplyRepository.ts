@@ -141,6 +141,12 @@ export async function supplyRecords(
 }
 
 /** Every supply's record, removed ones too, in order of id. */
+export const recordsAfter = async (db: Readable, after: string, most: number): Promise<SupplyRecord[]> =>
+  (await db.select().from(supplies).where(gt(supplies.id, after)).orderBy(asc(supplies.id)).limit(most)).map(
+    recordOf,
+  );
+
+/** Every one of them at once. */
 export const allRecords = async (db: Readable): Promise<SupplyRecord[]> =>
   (await db.select().from(supplies).orderBy(asc(supplies.id))).map(recordOf);
 

@@ -1,40 +1,43 @@
 import { once } from 'node:events';
 import type { Writable } from 'node:stream';
-import { DOCUMENT_VERSION, type StashDocument } from '@red-shelf/contract';
-import { readStash } from '../db/stashRepository';
+import { DOCUMENT_LISTS, DOCUMENT_VERSION, type StashDocument } from '@red-shelf/contract';
+import { stashPages } from '../db/stashRepository';
 import type { Readable } from '../db/tx';
 import type { Context } from './context';
 
-/** The whole stash, removed things and all history included. What follows from it is left out. */
-export const writeDocument = async (db: Readable, exportedAt: string): Promise<StashDocument> => ({
-  format: 'red-shelf',
-  formatVersion: DOCUMENT_VERSION,
-  exportedAt,
-  ...(await readStash(db)),
-});
+type Head = Omit<StashDocument, keyof typeof DOCUMENT_LISTS>;
 
-/** So many things are written at a stretch. */
-const AT_ONCE = 500;
+/** The whole stash as JSON, piece by piece: removed things and all history included, what follows from it left out. */
+export async function* documentPieces(db: Readable, exportedAt: string): AsyncGenerator<string> {
+  const head: Head = { format: 'red-shelf', formatVersion: DOCUMENT_VERSION, exportedAt };
+  yield JSON.stringify(head).slice(0, -1);
+  const waiting = Object.keys(DOCUMENT_LISTS);
+  let open = false;
+  // Lists without anything in them are there too.
+  const begin = (list: string | null): string => {
+    let text = open ? ']' : '';
+    for (let name = waiting.shift(); name !== undefined; name = waiting.shift()) {
+      text += `,"${name}":[`;
+      if (name === list) return text;
+      text += ']';
+    }
+    return text;
+  };
+  let now: string | null = null;
+  for await (const { list, page } of stashPages(db)) {
+    const lead = list === now ? ',' : begin(list);
+    open = true;
+    now = list;
+    yield lead + page.map((each) => JSON.stringify(each)).join(',');
+  }
+  yield `${begin(null)}}`;
+}
 
 /** Writes the whole stash, piece by piece, and ends when all of it is out. */
 export async function writeDocumentTo({ store, ports }: Context, out: Writable): Promise<void> {
-  const { units, supplies, holdings, events, records, ...head } = await writeDocument(
-    store.read,
-    ports.now(),
-  );
   const failed: Promise<never> = once(out, 'error').then(([error]) => Promise.reject(error as Error));
-  const write = async (text: string): Promise<void> => {
-    if (!out.write(text)) await Promise.race([once(out, 'drain'), failed]);
-  };
-  await write(JSON.stringify(head).slice(0, -1));
-  for (const [name, list] of Object.entries({ units, supplies, holdings, events, records })) {
-    await write(`,"${name}":[`);
-    for (let i = 0; i < list.length; i += AT_ONCE) {
-      const some = list.slice(i, i + AT_ONCE).map((each) => JSON.stringify(each));
-      await write((i > 0 ? ',' : '') + some.join(','));
-    }
-    await write(']');
-  }
-  out.end('}');
+  for await (const piece of documentPieces(store.read, ports.now()))
+    if (!out.write(piece)) await Promise.race([once(out, 'drain'), failed]);
+  out.end();
   await Promise.race([once(out, 'finish'), failed]);
 }

@@ -1,6 +1,6 @@
 import { ROOM_ID } from '@red-shelf/core';
 import { stashDocument, type ChangeView, type StashDocument } from '@red-shelf/contract';
-import { eq, isNull, ne } from 'drizzle-orm';
+import { asc, eq, isNull, ne } from 'drizzle-orm';
 import { changes, snapshots } from '../db/schema';
 import { clearStash, insertStash } from '../db/stashRepository';
 import type { Tx } from '../db/tx';
@@ -8,7 +8,7 @@ import { parsed } from './refusal';
 import { refuseInconsistent } from './consistent';
 import type { Report } from './aside';
 import type { Context } from './context';
-import { writeDocument } from './document';
+import { documentPieces } from './document';
 import type { Ports } from './ports';
 import { Recorder } from './recorder';
 
@@ -45,18 +45,22 @@ export async function restoreSnapshot(tx: Tx, ports: Ports, snapshotId: string):
 }
 
 async function keptDocument(tx: Tx, id: string): Promise<StashDocument> {
-  const [kept] = await tx.select().from(snapshots).where(eq(snapshots.id, id));
-  if (!kept) throw new Error(`Snapshot ${id} is missing`);
-  return stashDocument.parse(JSON.parse(kept.document));
+  const pieces = await tx
+    .select({ piece: snapshots.piece })
+    .from(snapshots)
+    .where(eq(snapshots.id, id))
+    .orderBy(asc(snapshots.n));
+  if (pieces.length === 0) throw new Error(`Snapshot ${id} is missing`);
+  return stashDocument.parse(JSON.parse(pieces.map(({ piece }) => piece).join('')));
 }
 
 /** Only the last thing that replaced the stash can be taken back, so only what it replaced is kept. */
 const pruneSnapshots = (tx: Tx, kept: string) => tx.delete(snapshots).where(ne(snapshots.id, kept));
 
+/** Keeps the stash as it is, piece by piece, so that it is never held twice. */
 async function takeSnapshot(tx: Tx, ports: Ports): Promise<string> {
   const id = ports.newId();
-  const at = ports.now();
-  await tx.insert(snapshots).values({ id, at, document: JSON.stringify(await writeDocument(tx, at)) });
+  for await (const piece of documentPieces(tx, ports.now())) await tx.insert(snapshots).values({ id, piece });
   return id;
 }
 

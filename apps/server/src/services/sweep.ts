@@ -13,7 +13,7 @@ async function isNamed(db: Readable, id: string): Promise<boolean> {
   const named = await db.all(
     sql`select 1 from supplies where instr(facts, ${id}) > 0
         union all select 1 from changes where instr(inverse, ${id}) > 0
-        union all select 1 from snapshots where instr(document, ${id}) > 0 limit 1`,
+        union all select 1 from snapshot_pieces where instr(piece, ${id}) > 0 limit 1`,
   );
   return named.length > 0;
 }

@@ -362,3 +362,28 @@ test('a document of version 5 keeps what was put aside by projects', async () =>
   ]);
   world.close();
 });
+
+test('what a document replaced is brought over too, and can still be brought back', async () => {
+  const file = join(mkdtempSync(join(folder, 'replaced-')), 'stash.db');
+  const first = await makeWorld(file);
+  const { id } = await first.add();
+  const empty = { ...((await first.http.get('/api/export.json')).body as object) };
+  const { body } = await first.http
+    .post('/api/restore')
+    .send({ ...empty, supplies: [], holdings: [], events: [] })
+    .expect(200);
+  first.close();
+  const db = createClient({ url: pathToFileURL(file).href });
+  await db.executeMultiple(`
+    CREATE TABLE snapshots (id text PRIMARY KEY NOT NULL, at text NOT NULL, document text NOT NULL);
+    INSERT INTO snapshots SELECT id, '', group_concat(piece, '') FROM snapshot_pieces GROUP BY id ORDER BY n;
+    DROP TABLE snapshot_pieces;
+    DELETE FROM __drizzle_migrations WHERE created_at > 1795724000000;
+  `);
+  db.close();
+  const world = await makeWorld(file);
+  const change = (body as { change: { id: string } }).change.id;
+  await world.http.post(`/api/changes/${change}/undo`).send({}).expect(200);
+  expect((await world.supply(id)).name).toBe('Fern Gate');
+  world.close();
+});

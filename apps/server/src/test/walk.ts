@@ -162,7 +162,11 @@ export class Walk {
     return first;
   }
 
-  private async perform({ supplies, units, holders }: Window, act: Step['act'], pick: number): Promise<Answer> {
+  private async perform(
+    { supplies, units, holders }: Window,
+    act: Step['act'],
+    pick: number,
+  ): Promise<Answer> {
     const nothing: Answer = { status: 204, body: {} };
     const supply = at(supplies, pick);
     const unit = at(units, pick >> 2);
