@@ -1,4 +1,5 @@
 import {
+  CARE_IDS,
   STRETCHES,
   FINISHES,
   HEMISPHERES,
@@ -181,6 +182,8 @@ export const preferencesBody = z.object({
   hideOutOfSeason: z.boolean().default(false),
   /** Nudges the person switched off. */
   muted: z.array(z.enum(NUDGES)).default([]),
+  /** What is usually warned of and the person does everywhere: said once, and kept. */
+  habits: z.array(z.enum(CARE_IDS)).default([]),
 });
 export type Preferences = z.infer<typeof preferencesBody>;
 

@@ -109,6 +109,8 @@ export {
   type CompareReason,
   type Comparison,
 } from './storage/compare';
+export { cellAfter, stayIn } from './storage/stayIn';
+export { signsIn, type Inside } from './storage/signs';
 export { lookFor, type LookOptions } from './storage/lookFor';
 export { poolFit, type LeftOver, type Pooled, type PoolFit } from './storage/pool';
 export { sameSpot, type Spot as PlaceSpot } from './stash/spot';
@@ -118,7 +120,6 @@ export {
   HAND_ID,
   isOnWall,
   isTallAndFree,
-  marksIn,
   unitFromTemplate,
   pathTo,
   placesIn,
@@ -146,6 +147,7 @@ export type { LooseModel } from './storage/models/looseSchema';
 export { offerSlots, racksFor, type Offer, type OfferUnit } from './storage/offer';
 export { findTemplate, UNIT_TEMPLATES, type UnitTemplate } from './storage/templates';
 export {
+  FACES,
   FIXINGS,
   OPENINGS,
   REACHES,
@@ -163,7 +165,10 @@ export { isLow, isUnused, useOf } from './stock/usage';
 export {
   CARE_IDS,
   careFor,
+  careOfPlace,
   careRule,
+  isLiquid,
+  isOfPaper,
   PLACE_MARKS,
   type CareId,
   type PlaceMark,

@@ -6,6 +6,7 @@ import {
   HAND_ID,
   sameSpot,
   splitPostings,
+  stayIn,
   unfitIn,
   type Holding,
   type PlaceSpot,
@@ -174,6 +175,25 @@ export async function liftUnfit(
     ),
   );
   return liftAll(recorder, unfit);
+}
+
+/** In a unit that is changed things keep their row and column; what that no longer takes is lifted and named. */
+export async function keepInPlace(
+  tx: Tx,
+  recorder: Recorder,
+  before: UnitRecord,
+  after: UnitRecord,
+): Promise<LiftedView> {
+  const inside = await lotsWithSupplies(tx, [after.id]);
+  const { moved, lifted } = stayIn(unitToView(before), unitToView(after), inside);
+  await recorder.move([
+    ...lifted.map(({ lot }) => ({ lotId: lot.id, to: null })),
+    ...moved.map(({ thing: { lot }, cell }) => ({
+      lotId: lot.id,
+      to: { unitId: after.id, cell, rank: lot.spot?.rank ?? 0 },
+    })),
+  ]);
+  return lifted.map(({ supply }) => ({ supplyId: supply.id, name: supply.name }));
 }
 
 /** What a unit that was changed no longer takes, lifted and named; all of it when it is gone or put away. */

@@ -5,7 +5,7 @@ import type { Tx } from '../db/tx';
 import { standingUnits, unitRecord, type UnitRecord } from '../db/unitRepository';
 import { notFound, Refusal } from './refusal';
 import { refuseStale, type Context } from './context';
-import { liftUnfitIn } from './placing';
+import { keepInPlace, liftUnfitIn } from './placing';
 import { madeId } from './ports';
 import { Recorder } from './recorder';
 import { unitToView } from './views';
@@ -115,7 +115,7 @@ export async function editUnit(
       parentId,
       version: version + 1,
     };
-    const lifted = await liftUnfitIn(tx, recorder, edited);
+    const lifted = await keepInPlace(tx, recorder, unit, edited);
     if (after === undefined || after === id || unit.sort === 'piece') await recorder.putUnit(unit, edited);
     else await reorder(standing, recorder, unit, edited, after);
     const now = await mustFindUnit(tx, id);

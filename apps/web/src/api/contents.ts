@@ -3,13 +3,15 @@ import {
   bodyOf,
   HAND_ID,
   holdsOf,
+  isLiquid,
+  isOfPaper,
   mainLot,
-  marksIn,
   placedLots,
   placesIn,
+  signsIn,
+  type Inside,
   type Shared,
   type RoomNow,
-  type Unit,
 } from '@red-shelf/core';
 import { homesIn, type HoldingView, type SupplyView, type UnitView } from '@red-shelf/contract';
 import { useMemo } from 'react';
@@ -117,21 +119,31 @@ export function toReachIn({ model }: Pick<UnitView, 'model'>, contents: Contents
 export const massIn = (contents: Contents | undefined): number =>
   (contents ?? []).reduce((sum, each) => sum + (each ? bodyOf(each.supply, each.lot).massMg : 0), 0);
 
+/** What `signsIn` asks of what is in a unit. */
+export const insideOf =
+  (contents: ReadonlyMap<string, Contents>) =>
+  (unitId: string): Inside => {
+    const things = (contents.get(unitId) ?? []).flatMap((each) => each ?? []);
+    return {
+      things: things.length,
+      liquids: things.some(({ supply }) => isLiquid(supply)),
+      paper: things.some(({ supply }) => isOfPaper(supply)),
+    };
+  };
+
 /** The room as `mayLive` is asked of it: what lives where, and which units are kept for a palette or a drawer. */
 export function useRoom(stash: Stash | undefined): RoomNow {
   const contents = useContents(stash);
   const { data } = useRecords();
   const { preferences } = usePreferences();
-  const unitById = useMemo(
-    () => new Map<string, Unit>((stash?.wall.all ?? []).map((unit) => [unit.id, unit])),
-    [stash],
-  );
+  const signsOf = useMemo(() => signsIn(stash?.wall.all ?? [], insideOf(contents)), [stash, contents]);
   return useMemo(
     () => ({
       livingIn: (unitId) => (contents.get(unitId) ?? []).flatMap((each) => each ?? []),
-      marksOf: (unit) => marksIn(unit, unitById),
+      marksOf: signsOf,
+      habits: new Set(preferences.habits),
       ...homesIn(data ?? [], stash?.supplies ?? [], preferences),
     }),
-    [contents, data, preferences, stash, unitById],
+    [contents, data, preferences, stash, signsOf],
   );
 }

@@ -127,6 +127,7 @@ export const DEFAULT_PREFERENCES: Preferences = {
   hemisphere: 'north',
   hideOutOfSeason: false,
   muted: [],
+  habits: [],
 };
 
 /** The person's own order of families, units and currency, and the record they are kept in. */

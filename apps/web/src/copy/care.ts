@@ -9,6 +9,7 @@ export const MARK_WORDS: Readonly<Record<PlaceMark, string>> = {
   child: 'within a child’s reach',
   high: 'above the shoulder',
   loose: 'tall, not fixed',
+  glass: 'of glass',
 };
 
 /** What happens there, and what to do. */
@@ -47,6 +48,38 @@ const CARE_WORDS: Readonly<Record<CareId, { readonly why: string; readonly act: 
   'marker stands': {
     why: 'With a tip at each end it dries at the one that is up',
     act: 'Let it lie level, or keep to what its maker says.',
+  },
+  'paper lies': {
+    why: 'Lying, paper stays flat, but what is below is lifted for and forgotten',
+    act: 'Standing between dividers it can be leafed through; leaning, it curls. Keep to the way you like.',
+  },
+  'liquid above paper': {
+    why: 'It may leak, and there is paper below it',
+    act: 'Keep liquids lowest, or put a tray under them.',
+  },
+  'paper below liquid': {
+    why: 'Above it stands what may leak',
+    act: 'Put the paper higher up, or a tray under what may leak.',
+  },
+  'glass high': {
+    why: 'The glass stands above the shoulder, and is heavy and sharp when it falls',
+    act: 'Keep glass below, on something that cannot be pulled over.',
+  },
+  'rod sags': {
+    why: 'Full, so long a rod sags for its thickness',
+    act: 'Put a brace in its middle, or a thicker rod; keep to what its maker says it bears.',
+  },
+  'hidden, to be seen': {
+    why: 'It is to be seen, and one has to open something first',
+    act: 'Give it an open place: what is not seen is not used.',
+  },
+  'seen, to be hidden': {
+    why: 'It is not to be seen from the room, and it stands open',
+    act: 'Put it behind a door, under a lid, or in a drawer.',
+  },
+  'nothing known': {
+    why: 'One does not see into it, and nothing in it is written down',
+    act: 'Open it and write down what is there; or say below that it is empty.',
   },
   'falls over': {
     why: 'It is heavy, and what it stands in is tall and not fixed',

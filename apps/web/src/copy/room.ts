@@ -1,4 +1,4 @@
-import type { Estimate, FIXINGS, GapFill, Load, OPENINGS, TOLERANCES, WayStep } from '@red-shelf/core';
+import type { Estimate, FACES, FIXINGS, GapFill, Load, OPENINGS, TOLERANCES, WayStep } from '@red-shelf/core';
 import { sayAboutMass, sayLength, type Units } from './measure';
 import { listOf, many } from './words';
 
@@ -12,6 +12,10 @@ export const OPENING_WORDS: Readonly<Record<(typeof OPENINGS)[number], string>> 
   'pulled out': 'pull it out',
   door: 'open a door',
   lid: 'lift a lid',
+};
+export const FACE_WORDS: Readonly<Record<(typeof FACES)[number], string>> = {
+  show: 'to be seen',
+  hide: 'not to be seen',
 };
 export const TOLERANCE_WORDS: Readonly<Record<(typeof TOLERANCES)[number], string>> = {
   exact: 'exactly where they were',

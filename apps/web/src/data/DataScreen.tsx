@@ -20,7 +20,7 @@ export function DataScreen() {
       </Part>
       <Part
         title="Take the list out"
-        text="Every supply as CSV, for a spreadsheet. Bringing it in again changes nothing."
+        text="Every supply as CSV, for a spreadsheet: what it is, where it lies, what is put aside. Photos go into a backup. Bringing the list in again changes nothing."
       >
         <Button label="Save as CSV" onPress={() => saveFrom(fileRoutes.exportCsv.path)} />
       </Part>

@@ -1,8 +1,8 @@
-import { unfitIn, type Holding, type RoomNow } from '@red-shelf/core';
+import { stayIn, unfitIn, type Holding, type RoomNow, type Shift } from '@red-shelf/core';
 import type { SupplyView } from '../supply';
 import { lotsOfView } from '../view';
 import type { LiftedView, UnitView } from '../wall';
-import { afterLift, type Known, type Naming } from './known';
+import { afterEvent, afterLift, type Known, type Naming } from './known';
 
 /** A lot, and the supply it is of. */
 export interface LotOf {
@@ -59,5 +59,20 @@ export function liftUnfit(
   return { supply: supplies[0] ?? supply, lifted };
 }
 
-/** What a unit that was changed no longer takes. */
-export const unfitNow = (known: Known, unit: UnitView): LotOf[] => unfitIn(unit, livingIn(known, unit.id));
+/** In a unit that was changed things keep their row and column; what that no longer takes is lifted. */
+export function keepInPlace(known: Known, naming: Naming, before: UnitView, after: UnitView): Lifting {
+  const { moved, lifted } = stayIn(before, after, livingIn(known, after.id));
+  const bySupply = new Map<SupplyView, Shift[]>();
+  const shift = ({ supply, lot }: LotOf, to: Shift['to']): unknown =>
+    bySupply.set(supply, [...(bySupply.get(supply) ?? []), { holdingId: lot.id, from: lot.spot, to }]);
+  for (const thing of lifted) shift(thing, null);
+  for (const { thing, cell } of moved)
+    shift(thing, { unitId: after.id, cell, rank: thing.lot.spot?.rank ?? 0 });
+  return {
+    supplies: [...bySupply].map(([supply, shifts]) => {
+      const { id, at } = naming;
+      return afterEvent(supply, { act: 'move', id, supplyId: supply.id, at, postings: [], shifts });
+    }),
+    lifted: lifted.map(({ supply: { id, name } }) => ({ supplyId: id, name })),
+  };
+}

@@ -2,7 +2,7 @@ import { freeLabel, mayStandIn, movedBehind, ROOM_ID, unitLettered } from '@red-
 import type { z } from 'zod';
 import type { editedUnit, newUnit, UnitView } from '../wall';
 import { foretold, type Foretold, type Known, type Naming } from './known';
-import { livingIn, lifting, unfitNow } from './lift';
+import { keepInPlace, livingIn, lifting } from './lift';
 
 /** The room and the hand stand always, and are not drawn. */
 const ROOM = { id: ROOM_ID, parentId: null };
@@ -58,7 +58,7 @@ export function foretellUnitEdit(
   if (!order) return null;
   return foretold(naming, 'unit', said.name, {
     units: order.map((each) => (each.id === id ? edited : each)),
-    ...lifting(naming, unfitNow(known, edited)),
+    ...keepInPlace(known, naming, unit, edited),
   });
 }
 

@@ -14,30 +14,50 @@ const thing = (kind: Lodger['supply']['kind'], form: string, attributes = {}): L
 const LIGHT_MG = 100_000;
 const HEAVY_MG = 3_000_000;
 
-const SIGNS: readonly PlaceSign[] = [...PLACE_MARKS, 'heap'];
+const SIGNS: readonly PlaceSign[] = [
+  ...PLACE_MARKS,
+  'heap',
+  'pile',
+  'long rod',
+  'open',
+  'hidden',
+  'to show',
+  'to hide',
+  'over paper',
+  'under liquids',
+  'unrecorded',
+];
 
-test.each<[CareId, PlaceSign, Lodger['supply'], number]>([
-  ['sun fades', 'sun', thing('cardstock', 'sheet-12'), LIGHT_MG],
-  ['wood yellows', 'bare wood', thing('sticker', 'sheet'), LIGHT_MG],
-  ['damp curls', 'damp', thing('cardstock', 'sheet-12'), LIGHT_MG],
-  ['damp rusts', 'damp', thing('companion', 'die'), LIGHT_MG],
-  ['heat and fumes', 'heat', thing('ink', 'full-pad', { chemistry: 'permanent solvent' }), LIGHT_MG],
-  ['heat melts', 'heat', thing('sticker', 'sheet'), LIGHT_MG],
-  ['child finds', 'child', thing('companion', 'beads'), LIGHT_MG],
-  ['child finds', 'child', thing('marker', 'alcohol-dual'), LIGHT_MG],
-  ['heavy and high', 'high', thing('cardstock', 'sheet-12'), HEAVY_MG],
-  ['bottle lies', 'heap', thing('ink', 'refill'), LIGHT_MG],
-  ['pad tilts', 'heap', thing('ink', 'full-pad'), LIGHT_MG],
-  ['marker stands', 'heap', thing('marker', 'alcohol-dual'), LIGHT_MG],
-  ['falls over', 'loose', thing('cardstock', 'sheet-12'), HEAVY_MG],
-])('%s: where it is %s', (rule, mark, supply, massMg) => {
-  expect(careFor(supply, new Set([mark]), massMg)).toContain(rule);
-  expect(careFor(supply, new Set(SIGNS.filter((each) => each !== mark)), massMg)).not.toContain(rule);
+test.each<[CareId, readonly PlaceSign[], Lodger['supply'], number]>([
+  ['sun fades', ['sun'], thing('cardstock', 'sheet-12'), LIGHT_MG],
+  ['wood yellows', ['bare wood'], thing('sticker', 'sheet'), LIGHT_MG],
+  ['damp curls', ['damp'], thing('cardstock', 'sheet-12'), LIGHT_MG],
+  ['damp rusts', ['damp'], thing('companion', 'die'), LIGHT_MG],
+  ['heat and fumes', ['heat'], thing('ink', 'full-pad', { chemistry: 'permanent solvent' }), LIGHT_MG],
+  ['heat melts', ['heat'], thing('sticker', 'sheet'), LIGHT_MG],
+  ['child finds', ['child'], thing('companion', 'beads'), LIGHT_MG],
+  ['child finds', ['child'], thing('marker', 'alcohol-dual'), LIGHT_MG],
+  ['heavy and high', ['high'], thing('cardstock', 'sheet-12'), HEAVY_MG],
+  ['bottle lies', ['heap'], thing('ink', 'refill'), LIGHT_MG],
+  ['pad tilts', ['heap'], thing('ink', 'full-pad'), LIGHT_MG],
+  ['marker stands', ['heap'], thing('marker', 'alcohol-dual'), LIGHT_MG],
+  ['falls over', ['loose'], thing('cardstock', 'sheet-12'), HEAVY_MG],
+  ['paper lies', ['pile'], thing('cardstock', 'sheet-12'), LIGHT_MG],
+  ['liquid above paper', ['over paper'], thing('ink', 'refill'), LIGHT_MG],
+  ['paper below liquid', ['under liquids'], thing('sticker', 'sheet'), LIGHT_MG],
+  ['glass high', ['glass', 'high'], thing('companion', 'beads'), LIGHT_MG],
+  ['rod sags', ['long rod'], thing('ribbon', 'spool'), LIGHT_MG],
+  ['hidden, to be seen', ['hidden', 'to show'], thing('ribbon', 'spool'), LIGHT_MG],
+  ['seen, to be hidden', ['open', 'to hide'], thing('ribbon', 'spool'), LIGHT_MG],
+])('%s: where it is %s', (rule, where, supply, massMg) => {
+  expect(careFor(supply, new Set(where), massMg)).toContain(rule);
+  for (const sign of where)
+    expect(careFor(supply, new Set(SIGNS.filter((each) => each !== sign)), massMg)).not.toContain(rule);
 });
 
 test('what suffers nothing somewhere is not warned of', () => {
   const pad = thing('ink', 'full-pad', { chemistry: 'dye' });
-  expect(careFor(pad, new Set(PLACE_MARKS), LIGHT_MG)).toEqual([]);
+  expect(careFor(pad, new Set(PLACE_MARKS.filter((mark) => mark !== 'glass')), LIGHT_MG)).toEqual([]);
   for (const id of CARE_IDS) expect(['known', 'usual']).toContain(careRule(id).sure);
 });
 

@@ -4,17 +4,32 @@ import type { Supply } from '../stash/supply';
 import { hazardsOf, type Hazard } from '../stash/hazards';
 
 /** What a place is like, as a person sees it; what a piece is like, what stands in it is like too. */
-export const PLACE_MARKS = ['sun', 'bare wood', 'damp', 'heat', 'child', 'high', 'loose'] as const;
+export const PLACE_MARKS = ['sun', 'bare wood', 'damp', 'heat', 'child', 'high', 'loose', 'glass'] as const;
 export type PlaceMark = (typeof PLACE_MARKS)[number];
-/** What a place is like: what was ticked, and what goes with how it holds things. In a heap nothing keeps standing or lying. */
-export type PlaceSign = PlaceMark | 'heap';
+/**
+ * What a place is like: what was ticked, and what goes with how it holds things, how one sees into it and what stands above and
+ * below. In a heap nothing keeps standing or lying; in a pile things lie on one another.
+ */
+export type PlaceSign =
+  | PlaceMark
+  | 'heap'
+  | 'pile'
+  | 'long rod'
+  | 'open'
+  | 'hidden'
+  | 'to show'
+  | 'to hide'
+  | 'over paper'
+  | 'under liquids'
+  /** Hidden, and nothing in it is written down. */
+  | 'unrecorded';
 
 type Cared = Pick<Supply, 'kind' | 'form' | 'facts'>;
 
 /** What a place does to a thing that is in it. */
 interface CareRule {
-  /** What the place is like. */
-  readonly where: PlaceSign;
+  /** What the place is like, all of it at once. */
+  readonly where: readonly PlaceSign[];
   /** Whether a thing suffers there, or somebody from it; `massMg` is of the lot. */
   readonly harms: (thing: Cared, massMg: number) => boolean;
   /** How sure that is: known to those who keep such things, or usual, with exceptions. */
@@ -43,31 +58,43 @@ const HEAVY_MG = 2_000_000;
 
 /** Rules as data: another one is another line. */
 const CARE_RULES = {
-  'sun fades': { where: 'sun', harms: has('fades'), sure: 'known', source: 'ISO 11799, light' },
+  'sun fades': { where: ['sun'], harms: has('fades'), sure: 'known', source: 'ISO 11799, light' },
   'wood yellows': {
-    where: 'bare wood',
+    where: ['bare wood'],
     harms: isPaper,
     sure: 'known',
     source: 'NEDCC Preservation Leaflet 4.2, Storage Furniture',
   },
-  'damp curls': { where: 'damp', harms: isPaper, sure: 'known', source: 'ISO 11799, climate' },
-  'damp rusts': { where: 'damp', harms: ({ form }) => OF_STEEL.has(form), sure: 'known' },
-  'heat and fumes': { where: 'heat', harms: isAny('solvent'), sure: 'known' },
-  'heat melts': { where: 'heat', harms: ({ kind }) => kind === 'sticker', sure: 'usual' },
-  'child finds': { where: 'child', harms: isAny('blade', 'small', 'solvent'), sure: 'known' },
-  'heavy and high': { where: 'high', harms: (_, massMg) => massMg > HEAVY_MG, sure: 'known' },
+  'damp curls': { where: ['damp'], harms: isPaper, sure: 'known', source: 'ISO 11799, climate' },
+  'damp rusts': { where: ['damp'], harms: ({ form }) => OF_STEEL.has(form), sure: 'known' },
+  'heat and fumes': { where: ['heat'], harms: isAny('solvent'), sure: 'known' },
+  'heat melts': { where: ['heat'], harms: ({ kind }) => kind === 'sticker', sure: 'usual' },
+  'child finds': { where: ['child'], harms: isAny('blade', 'small', 'solvent'), sure: 'known' },
+  'heavy and high': { where: ['high'], harms: (_, massMg) => massMg > HEAVY_MG, sure: 'known' },
   'bottle lies': {
-    where: 'heap',
+    where: ['heap'],
     harms: (thing) => wants('upright')(thing) && has('leaks')(thing),
     sure: 'known',
   },
   'pad tilts': {
-    where: 'heap',
+    where: ['heap'],
     harms: (thing) => thing.kind === 'ink' && wants('flat')(thing),
     sure: 'usual',
   },
-  'marker stands': { where: 'heap', harms: wants('level'), sure: 'usual' },
-  'falls over': { where: 'loose', harms: (_, massMg) => massMg > HEAVY_MG, sure: 'usual' },
+  'marker stands': { where: ['heap'], harms: wants('level'), sure: 'usual' },
+  'paper lies': {
+    where: ['pile'],
+    harms: (thing) => isPaper(thing) && wants('upright')(thing),
+    sure: 'usual',
+  },
+  'liquid above paper': { where: ['over paper'], harms: has('leaks'), sure: 'usual' },
+  'paper below liquid': { where: ['under liquids'], harms: isPaper, sure: 'usual' },
+  'glass high': { where: ['glass', 'high'], harms: () => true, sure: 'known' },
+  'rod sags': { where: ['long rod'], harms: () => true, sure: 'usual' },
+  'hidden, to be seen': { where: ['hidden', 'to show'], harms: () => true, sure: 'known' },
+  'seen, to be hidden': { where: ['open', 'to hide'], harms: () => true, sure: 'known' },
+  'nothing known': { where: ['unrecorded'], harms: () => false, sure: 'known' },
+  'falls over': { where: ['loose'], harms: (_, massMg) => massMg > HEAVY_MG, sure: 'usual' },
 } as const satisfies Readonly<Record<string, CareRule>>;
 
 export type CareId = keyof typeof CARE_RULES;
@@ -80,5 +107,13 @@ export const careRule = (id: CareId): Pick<CareRule, 'sure' | 'source'> => CARE_
 export const careFor = (thing: Cared, marks: ReadonlySet<PlaceSign>, massMg: number): readonly CareId[] =>
   CARE_IDS.filter((id) => {
     const { where, harms }: CareRule = CARE_RULES[id];
-    return marks.has(where) && harms(thing, massMg);
+    return where.every((sign) => marks.has(sign)) && harms(thing, massMg);
   });
+
+/** What is said of a place itself, whatever is in it. */
+export const careOfPlace = (marks: ReadonlySet<PlaceSign>): readonly CareId[] =>
+  marks.has('unrecorded') ? ['nothing known'] : [];
+
+/** What leaks onto what lies below, and what suffers from that. */
+export const isLiquid = has('leaks');
+export const isOfPaper = isPaper;

@@ -57,6 +57,8 @@ export interface RoomNow {
   ) => readonly (Lodger & { readonly lot: { readonly spot: Spot | null } })[];
   /** Supplies a unit is kept for, those of a palette or a drawer; undefined for one that takes all. */
   readonly keptFor?: (unitId: string) => ReadonlySet<string> | undefined;
+  /** What the person does everywhere, whatever is usual. */
+  readonly habits?: ReadonlySet<CareId>;
   /** What it is like in a unit; as the unit alone says where nobody answers. */
   readonly marksOf?: (unit: Unit) => ReadonlySet<PlaceSign>;
   /** The unit a supply is kept in, where one was decided on. */
@@ -193,12 +195,12 @@ function company(
 }
 
 /** What the place does to the thing, but for what the person left so with a reason. */
-function caring({ supply, lot }: Lodger, unit: Unit, { marksOf }: RoomNow): Warning[] {
+function caring({ supply, lot }: Lodger, unit: Unit, { marksOf, habits }: RoomNow): Warning[] {
   const marks = marksOf?.(unit) ?? new Set<PlaceSign>(unit.facts.marks);
   if (marks.size === 0) return [];
   const left = new Set(unit.facts.accepted?.map(({ rule }) => rule));
   return careFor(supply, marks, bodyOf(supply, lot).massMg)
-    .filter((rule) => !left.has(rule))
+    .filter((rule) => !left.has(rule) && !habits?.has(rule))
     .map((rule) => ({ code: 'care', rule }));
 }
 

@@ -15,6 +15,9 @@ export const OPENINGS = ['pulled out', 'door', 'lid'] as const;
 /** How exactly a thing is put back there: in its spot, near its colours, or just in there. */
 export const TOLERANCES = ['exact', 'family', 'anywhere'] as const;
 
+/** Whether what is in it is to be seen from the room. */
+export const FACES = ['show', 'hide'] as const;
+
 const MOST_UM = 20_000_000;
 const distance = (what: string) =>
   z
@@ -87,6 +90,8 @@ export const unitFactsSchema = z.strictObject({
   seat: z.boolean().optional(),
   /** It lies upon what else is in there, and is lifted first. */
   covers: z.boolean().optional(),
+  /** Whether what is in it is to be seen from the room; what stands in it likewise. */
+  face: z.enum(FACES).optional(),
   tolerance: z.enum(TOLERANCES).optional(),
   /** When labels were printed, and what they said (`labelPrint`). */
   labelled: z.object({ on: z.iso.date(), print: z.string().max(64) }).optional(),

@@ -1,6 +1,8 @@
 import {
   bodyOf,
   careFor,
+  careOfPlace,
+  careRule,
   CARE_IDS,
   PLACE_MARKS,
   type CareId,
@@ -11,6 +13,8 @@ import {
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Contents, Living } from '../../api/contents';
+import { usePreferences } from '../../api/queries';
+import { usePreferenceChange } from '../../api/usePreferenceChange';
 import { MARK_WORDS, sayCare, sayCareSource } from '../../copy/care';
 import { listOf, many } from '../../copy/words';
 import { space } from '../../theme/tokens';
@@ -51,31 +55,35 @@ export function Marks({ value, onChange }: MarksProps) {
 
 const NAMED = 3;
 
-/** By rule, what suffers in a place with these marks. */
-const suffering = (contents: Contents, marks: ReadonlySet<PlaceSign>): [CareId, Living[]][] =>
-  CARE_IDS.flatMap((rule): [CareId, Living[]][] => {
+/** By rule, what suffers in a place that is like this; of the place itself, nothing does. */
+const suffering = (contents: Contents, signs: ReadonlySet<PlaceSign>): [CareId, Living[]][] => [
+  ...careOfPlace(signs).map((rule): [CareId, Living[]] => [rule, []]),
+  ...CARE_IDS.flatMap((rule): [CareId, Living[]][] => {
     const things = contents.filter(
       (each): each is Living =>
-        each !== null && careFor(each.supply, marks, bodyOf(each.supply, each.lot).massMg).includes(rule),
+        each !== null && careFor(each.supply, signs, bodyOf(each.supply, each.lot).massMg).includes(rule),
     );
     return things.length > 0 ? [[rule, things]] : [];
-  });
+  }),
+];
 
 interface PlaceCareProps {
   /** What the person left so, with their reasons. */
   readonly accepted: Accepted;
   readonly onAccept: (accepted: Accepted) => void;
   readonly contents: Contents;
-  /** The place's own marks and those of what it stands in. */
-  readonly marks: ReadonlySet<PlaceSign>;
+  /** What it is like there. */
+  readonly signs: ReadonlySet<PlaceSign>;
 }
 
 /** What the place does to what is in it, rule by rule, each with what to do; or left so, with a reason. */
-export function PlaceCare({ accepted, onAccept, contents, marks }: PlaceCareProps) {
+export function PlaceCare({ accepted, onAccept, contents, signs }: PlaceCareProps) {
+  const { habits } = usePreferences().preferences;
+  const keep = usePreferenceChange();
   const leave = (rule: CareId, because: string): void => onAccept([...accepted, { rule, because }]);
   return (
     <>
-      {suffering(contents, marks).map(([rule, things]) => {
+      {suffering(contents, signs).map(([rule, things]) => {
         const left = accepted.find((each) => each.rule === rule);
         if (left)
           return (
@@ -84,6 +92,16 @@ export function PlaceCare({ accepted, onAccept, contents, marks }: PlaceCareProp
               <Button
                 label="Mind it again"
                 onPress={() => onAccept(accepted.filter((each) => each !== left))}
+              />
+            </View>
+          );
+        if (habits.includes(rule))
+          return (
+            <View key={rule} style={styles.left}>
+              <Txt look="quiet" style={styles.words}>{`${sayCare(rule)} You keep them so everywhere.`}</Txt>
+              <Button
+                label="Mind it again everywhere"
+                onPress={() => keep.mutate({ habits: habits.filter((each) => each !== rule) })}
               />
             </View>
           );
@@ -97,6 +115,12 @@ export function PlaceCare({ accepted, onAccept, contents, marks }: PlaceCareProp
               {sayCareSource(rule) && ` · ${sayCareSource(rule)}`}
             </Txt>
             <LeaveSo onLeave={(because) => leave(rule, because)} />
+            {careRule(rule).sure === 'usual' && (
+              <Button
+                label="I keep them so everywhere"
+                onPress={() => keep.mutate({ habits: [...habits, rule] })}
+              />
+            )}
           </Note>
         );
       })}

@@ -1,9 +1,9 @@
-import { FIXINGS, OPENINGS, TOLERANCES, type Model } from '@red-shelf/core';
+import { FACES, FIXINGS, OPENINGS, TOLERANCES, type Model } from '@red-shelf/core';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { UnitFacts } from '@red-shelf/core';
 import type { Units } from '../../copy/measure';
-import { FIXING_WORDS, OPENING_WORDS, TOLERANCE_WORDS } from '../../copy/room';
+import { FACE_WORDS, FIXING_WORDS, OPENING_WORDS, TOLERANCE_WORDS } from '../../copy/room';
 import { ChoiceField } from '../../form/bound';
 import { useAsk } from '../../form/useAsk';
 import { space } from '../../theme/tokens';
@@ -64,6 +64,14 @@ export function StandingFields({ form, sort, model, within }: StandingFieldsProp
         label="Fixed to"
         options={FIXINGS}
         say={of(FIXING_WORDS)}
+        optional
+      />
+      <ChoiceField
+        control={control}
+        name="face"
+        label="What is in it is"
+        options={FACES}
+        say={of(FACE_WORDS)}
         optional
       />
       {sort === 'piece' && (

@@ -1,9 +1,9 @@
 import {
   CARE_IDS,
-  marksIn,
   PLACE_MARKS,
   REACHES,
   ROOM_ID,
+  signsIn,
   STANDINGS,
   suits,
   type UnitFacts,
@@ -13,8 +13,8 @@ import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { order, routes } from '../../api/client';
-import { freeIn, massIn, type Contents, type Living } from '../../api/contents';
-import { usePreferences } from '../../api/queries';
+import { freeIn, insideOf, massIn, useContents, type Contents, type Living } from '../../api/contents';
+import { usePreferences, useStash } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { sayAboutMass } from '../../copy/measure';
 import { sayFree } from '../../copy/places';
@@ -117,6 +117,12 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
   const leaving = unfit(planned, slots);
   const shared = freeIn(planned, slots);
   const overfull = shared && shared.measure !== 'volume' && shared.have > shared.of ? shared : null;
+  const contents = useContents(useStash().stash);
+  const standing = { ...planned, parentId: parent };
+  const signs = signsIn(
+    [...pieces, ...units].map((each) => (each.id === unit.id ? standing : each)),
+    insideOf(contents),
+  )(standing);
   const inside = slots.filter((slot) => slot !== null).length;
   // What stands on a shelf is what it has to carry.
   const mass = massIn(slots);
@@ -196,10 +202,7 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
               accepted={accepted}
               onAccept={(next) => rest.set('accepted', next)}
               contents={slots}
-              marks={marksIn(
-                { ...planned, parentId: parent },
-                new Map([...pieces, ...units].map((each) => [each.id, each])),
-              )}
+              signs={signs}
             />
             <LoadNote unitId={unit.id} bearsMg={place.facts?.bearsMg} />
             {leaving.length > 0 && <Leaving things={leaving} />}

@@ -1,4 +1,4 @@
-import { FIXINGS, OPENINGS, TOLERANCES, type UnitFacts } from '@red-shelf/core';
+import { FACES, FIXINGS, OPENINGS, TOLERANCES, type UnitFacts } from '@red-shelf/core';
 import { z } from 'zod';
 import { readMeasure, sayLength, sayMass, type Units } from '../../copy/measure';
 
@@ -14,6 +14,7 @@ export interface StandingSaid {
   readonly fixedTo: string;
   readonly opens: string;
   readonly tolerance: string;
+  readonly face: string;
   readonly lies: boolean;
   readonly covers: boolean;
   readonly seat: boolean;
@@ -21,7 +22,7 @@ export interface StandingSaid {
 /** The facts that are said here. */
 type Said = Pick<
   UnitFacts,
-  'pose' | 'outsideUm' | 'bearsMg' | 'fixedTo' | 'opens' | 'tolerance' | 'lies' | 'covers' | 'seat'
+  'pose' | 'outsideUm' | 'bearsMg' | 'fixedTo' | 'opens' | 'tolerance' | 'face' | 'lies' | 'covers' | 'seat'
 >;
 
 const sayMeasure = (um: number | undefined, units: Units): string =>
@@ -38,6 +39,7 @@ export const saidStanding = (facts: Said, units: Units): StandingSaid => ({
   fixedTo: facts.fixedTo ?? '',
   opens: facts.opens ?? '',
   tolerance: facts.tolerance ?? '',
+  face: facts.face ?? '',
   lies: facts.lies ?? false,
   covers: facts.covers ?? false,
   seat: facts.seat ?? false,
@@ -60,6 +62,7 @@ export const standingSchema = (units: Units) =>
       fixedTo: z.string(),
       opens: z.string(),
       tolerance: z.string(),
+      face: z.string(),
       lies: z.boolean(),
       covers: z.boolean(),
       seat: z.boolean(),
@@ -84,6 +87,7 @@ export const standingSchema = (units: Units) =>
       const fixedTo = oneOf(FIXINGS, said.fixedTo);
       const opens = oneOf(OPENINGS, said.opens);
       const tolerance = oneOf(TOLERANCES, said.tolerance);
+      const face = oneOf(FACES, said.face);
       const pose = {
         ...(said.wall === '' ? {} : { wall: said.wall }),
         ...(alongUm === undefined ? {} : { alongUm }),
@@ -96,6 +100,7 @@ export const standingSchema = (units: Units) =>
         ...(fixedTo ? { fixedTo } : {}),
         ...(opens ? { opens } : {}),
         ...(tolerance ? { tolerance } : {}),
+        ...(face ? { face } : {}),
         ...(said.lies ? { lies: true } : {}),
         ...(said.covers ? { covers: true } : {}),
         ...(said.seat ? { seat: true } : {}),
@@ -104,6 +109,6 @@ export const standingSchema = (units: Units) =>
 
 /** Facts without what is said here, to be said anew. */
 export function withoutStanding(facts: UnitFacts): UnitFacts {
-  const { pose, outsideUm, bearsMg, fixedTo, opens, tolerance, lies, covers, seat, ...rest } = facts;
+  const { pose, outsideUm, bearsMg, fixedTo, opens, tolerance, face, lies, covers, seat, ...rest } = facts;
   return rest;
 }
