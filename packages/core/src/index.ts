@@ -140,8 +140,8 @@ export {
 } from './storage/mayLive';
 export { holdsOf, type Model } from './storage/models/models';
 export { modelSchema } from './storage/models/modelSchema';
-export { cellAt, evenGrid } from './storage/models/grid';
-export { FILLINGS, MOST_COLUMNS, MOST_ROWS, type GridModel } from './storage/models/gridSchema';
+export { cellAt, cellsBefore, evenGrid } from './storage/models/grid';
+export { FILLINGS, MOST_COLUMNS, MOST_LAYERS, MOST_ROWS, type GridModel } from './storage/models/gridSchema';
 export type { Box } from './storage/models/definition';
 export type { LooseModel } from './storage/models/looseSchema';
 export { offerSlots, racksFor, type Offer, type OfferUnit } from './storage/offer';

@@ -8,10 +8,11 @@ import { PHOTO_FILE } from './photos';
 /** A picture may wait so long for the supply that is being entered with it. */
 const WAITS_MS = 7 * 86_400_000;
 
-/** Whether anything speaks of a picture: a supply, removed or not, or what it takes to undo or restore something. */
+/** Whether anything speaks of a picture: a supply or a unit, removed or not, or what it takes to undo or restore something. */
 async function isNamed(db: Readable, id: string): Promise<boolean> {
   const named = await db.all(
     sql`select 1 from supplies where instr(facts, ${id}) > 0
+        union all select 1 from units where instr(facts, ${id}) > 0
         union all select 1 from changes where instr(inverse, ${id}) > 0
         union all select 1 from snapshot_pieces where instr(piece, ${id}) > 0 limit 1`,
   );

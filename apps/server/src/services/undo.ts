@@ -11,7 +11,7 @@ import type { Readable, Tx } from '../db/tx';
 import { standingUnits, unitRecord } from '../db/unitRepository';
 import { notFound, Refusal } from './refusal';
 import type { Context } from './context';
-import { liftUnfit, liftUnfitIn } from './placing';
+import { keepInPlace, liftUnfit, liftUnfitIn } from './placing';
 import type { Ports } from './ports';
 import { Recorder, type Inverse } from './recorder';
 import { REPLACED, restoreSnapshot } from './restore';
@@ -155,7 +155,11 @@ async function undoUnits(undoing: Undoing, { units }: Inverse): Promise<void> {
       then.label = nextLabel(standing, id);
       undoing.keep('unit', then.name, 'letter_taken');
     }
-    for (const { name } of await liftUnfitIn(tx, recorder, then)) undoing.keep('place', name, 'refused');
+    const lifted =
+      then.removedAt === null
+        ? await keepInPlace(tx, recorder, now, then)
+        : await liftUnfitIn(tx, recorder, then);
+    for (const { name } of lifted) undoing.keep('place', name, 'refused');
     if (then.removedAt !== null) await emptyOfUnits(tx, recorder, now);
     await recorder.putUnit(now, then);
     undoing.done++;

@@ -263,3 +263,26 @@ test('a run takes what its length takes; what outgrew it stays, also through a d
     rank: 1,
   });
 });
+
+test('with a column more everything keeps its row and column, and undo brings it back as it was', async () => {
+  const unit = await rack();
+  const ids: string[] = [];
+  for (const cell of [0, 3, 5]) {
+    const { id } = await world.add({ name: `Pad ${cell}` });
+    await world.put(id, { unitId: unit.id, cell });
+    ids.push(id);
+  }
+  const cells = async () =>
+    Promise.all(ids.map(async (id) => mainOf(await world.supply(id)).spot?.cell ?? null));
+  const wider = evenGrid(2, 5, { widthUm: 102_000, heightUm: 22_000, depthUm: 120_000 });
+  const { body } = await edit(unit, { model: wider }).expect(200);
+  expect([await cells(), body.lifted]).toEqual([[0, 5, 7], []]);
+  await world.http.post(`/api/changes/${body.change.id}/undo`).send({}).expect(200);
+  expect(await cells()).toEqual([0, 3, 5]);
+  const [now] = await wall();
+  const narrow = evenGrid(2, 2, { widthUm: 102_000, heightUm: 22_000, depthUm: 120_000 });
+  const less = await edit(now!, { model: narrow }).expect(200);
+  expect([await cells(), less.body.lifted]).toEqual([[0, 2, null], [{ supplyId: ids[2], name: 'Pad 5' }]]);
+  await world.http.post(`/api/changes/${less.body.change.id}/undo`).send({}).expect(200);
+  expect(await cells()).toEqual([0, 3, 5]);
+});

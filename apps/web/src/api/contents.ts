@@ -1,6 +1,7 @@
 import {
   addressIn,
   bodyOf,
+  cellsBefore,
   HAND_ID,
   holdsOf,
   isLiquid,
@@ -110,8 +111,8 @@ export function freeIn({ model }: Pick<UnitView, 'model'>, contents: Contents): 
 
 /** How many things must be moved before one of a unit can be taken. */
 export function toReachIn({ model }: Pick<UnitView, 'model'>, contents: Contents, index: number): number {
+  if (model?.model === 'grid') return cellsBefore(model, index).filter((cell) => contents[cell]).length;
   const bodies = contents.flatMap((each) => (each ? [bodyOf(each.supply, each.lot).all] : []));
-  // Where things have places of their own, nothing lies upon another.
   return model && holdsOf(model).shares ? holdsOf(model).toReach(bodies, index).length : 0;
 }
 
@@ -128,6 +129,7 @@ export const insideOf =
       things: things.length,
       liquids: things.some(({ supply }) => isLiquid(supply)),
       paper: things.some(({ supply }) => isOfPaper(supply)),
+      deepestUm: Math.max(0, ...things.map(({ supply, lot }) => bodyOf(supply, lot).one.depthUm)),
     };
   };
 

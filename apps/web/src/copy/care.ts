@@ -81,6 +81,10 @@ const CARE_WORDS: Readonly<Record<CareId, { readonly why: string; readonly act: 
     why: 'One does not see into it, and nothing in it is written down',
     act: 'Open it and write down what is there; or say below that it is empty.',
   },
+  'nothing known behind': {
+    why: 'It is more than twice as deep as what stands in it, and nothing behind that is written down',
+    act: 'Look behind, and say how many stand behind one another; or use the room.',
+  },
   'falls over': {
     why: 'It is heavy, and what it stands in is tall and not fixed',
     act: 'Fix that to the wall first, as its maker says, or ask somebody qualified; heavy things go lowest.',

@@ -1,3 +1,5 @@
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
 import type { Model, Shared } from '@red-shelf/core';
 import { sayLength, type Units } from './measure';
 import { many } from './words';
@@ -35,5 +37,10 @@ export function sayToReach(model: Model | null, things: number): string {
   if (model?.model === 'run') return `${many(things, 'other')} must come off the rod first.`;
   if (model?.model === 'stack')
     return `${many(things, 'other lies', 'others lie')} on it: lift ${things === 1 ? 'it' : 'them'} first.`;
+  if (model?.model === 'grid')
+    return `${many(things, 'other stands', 'others stand')} before it: take ${things === 1 ? 'it' : 'them'} out first.`;
   return 'It lies behind or under others.';
 }
+
+/** The day a picture of a place was taken. */
+export const sayPhotoDay = (on: string): string => format(parseISO(on), 'd MMM yyyy');

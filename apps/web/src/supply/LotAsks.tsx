@@ -1,4 +1,4 @@
-import { formOf, isRefusal, mayLive } from '@red-shelf/core';
+import { formOf, holdsOf, isRefusal, mayLive } from '@red-shelf/core';
 import type { HoldingView, Place, SupplyView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
@@ -34,7 +34,7 @@ export function Move({ supply, lot, busy, onMove }: MoveProps) {
   const room = useRoom(stash);
   const ask = useAsk(`move.${lot.id}`, moveSaid, { to: '', some: '' });
   const open = (stash?.wall.units ?? []).flatMap((unit) => {
-    const cells = unit.model?.model === 'grid' ? unit.model.rowsUm.length * unit.model.columnsUm.length : 0;
+    const cells = unit.model ? holdsOf(unit.model).cells : 0;
     const spots = cells === 0 ? [null] : Array.from({ length: cells }, (_, cell) => cell);
     const cell = spots.find(
       (each) =>

@@ -16,6 +16,7 @@ import { Icon } from '../ui/Icon';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { Move, Size } from './LotAsks';
+import { PlacePicture } from './PlacePicture';
 
 interface LotsProps {
   readonly supply: SupplyView;
@@ -85,10 +86,11 @@ function LotLine({ supply, lot, alone }: { supply: SupplyView; lot: HoldingView;
   return (
     <View style={styles.words}>
       <Txt look="quiet">{said.filter(Boolean).join(' · ')}</Txt>
+      {unit && stash && <PlacePicture unit={unit} all={stash.wall.all} />}
       {answer !== null &&
         !isRefusal(answer) &&
         answer.map((warning) => (
-          <Txt key={warning.code} look="quiet">
+          <Txt key={warning.code === 'care' ? warning.rule : warning.code} look="quiet">
             {sayWarning(warning, (id) => stash?.byId.get(id)?.name ?? 'something')}
           </Txt>
         ))}

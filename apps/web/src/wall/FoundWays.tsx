@@ -1,5 +1,5 @@
-import { addressIn, HAND_ID, wayTo } from '@red-shelf/core';
-import type { SupplyView } from '@red-shelf/contract';
+import { addressIn, cellsBefore, HAND_ID, wayTo } from '@red-shelf/core';
+import type { SupplyView, UnitView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
 import { isLoose, mainOf, readContents } from '../api/contents';
 import type { Stash } from '../api/queries';
@@ -26,6 +26,15 @@ export function FoundWays({ found, stash, onChoose }: FoundWaysProps) {
     const unit = spot && spot.unitId !== HAND_ID && all.find(({ id }) => id === spot.unitId);
     return unit ? [{ supply, unit, cell: spot.cell }] : [];
   });
+  /** What stands before it in its own place, by name. */
+  const before = (unit: UnitView, slot: number): string[] => {
+    if (unit.model?.model !== 'grid') return [];
+    const slots = contents.get(unit.id) ?? [];
+    return cellsBefore(unit.model, slot).flatMap((each) => {
+      const name = slots[each]?.supply.name;
+      return name === undefined ? [] : [`take ${name} out first`];
+    });
+  };
   if (placed.length === 0 || placed.length > MOST) return null;
   return (
     <View style={styles.list}>
@@ -37,7 +46,7 @@ export function FoundWays({ found, stash, onChoose }: FoundWaysProps) {
           <RowLink
             key={supply.id}
             title={`${addressIn(unit, cell)} ${supply.name}`}
-            detail={sayWay(wayTo(unit, all)) || unit.name}
+            detail={[sayWay(wayTo(unit, all)) || unit.name, ...before(unit, slot)].join(', ')}
             onPress={() => onChoose({ unitId: unit.id, slot })}
           />
         );

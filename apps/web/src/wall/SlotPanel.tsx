@@ -146,7 +146,7 @@ function Occupied({ living: { supply, lot }, unit, slots, slot, stash }: Occupie
       {answer !== null &&
         !isRefusal(answer) &&
         answer.map((warning) => (
-          <Note key={warning.code} sort="attention">
+          <Note key={warning.code === 'care' ? warning.rule : warning.code} sort="attention">
             {sayWarning(warning, (id) => stash.byId.get(id)?.name ?? 'something')}
           </Note>
         ))}

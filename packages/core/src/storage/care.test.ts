@@ -26,6 +26,7 @@ const SIGNS: readonly PlaceSign[] = [
   'over paper',
   'under liquids',
   'unrecorded',
+  'deep',
 ];
 
 test.each<[CareId, readonly PlaceSign[], Lodger['supply'], number]>([

@@ -22,7 +22,9 @@ export type PlaceSign =
   | 'over paper'
   | 'under liquids'
   /** Hidden, and nothing in it is written down. */
-  | 'unrecorded';
+  | 'unrecorded'
+  /** More than twice as deep as what is known to stand in it. */
+  | 'deep';
 
 type Cared = Pick<Supply, 'kind' | 'form' | 'facts'>;
 
@@ -94,6 +96,7 @@ const CARE_RULES = {
   'hidden, to be seen': { where: ['hidden', 'to show'], harms: () => true, sure: 'known' },
   'seen, to be hidden': { where: ['open', 'to hide'], harms: () => true, sure: 'known' },
   'nothing known': { where: ['unrecorded'], harms: () => false, sure: 'known' },
+  'nothing known behind': { where: ['deep'], harms: () => false, sure: 'usual' },
   'falls over': { where: ['loose'], harms: (_, massMg) => massMg > HEAVY_MG, sure: 'usual' },
 } as const satisfies Readonly<Record<string, CareRule>>;
 
@@ -110,9 +113,11 @@ export const careFor = (thing: Cared, marks: ReadonlySet<PlaceSign>, massMg: num
     return where.every((sign) => marks.has(sign)) && harms(thing, massMg);
   });
 
+const OF_PLACE = ['nothing known', 'nothing known behind'] as const satisfies readonly CareId[];
+
 /** What is said of a place itself, whatever is in it. */
 export const careOfPlace = (marks: ReadonlySet<PlaceSign>): readonly CareId[] =>
-  marks.has('unrecorded') ? ['nothing known'] : [];
+  OF_PLACE.filter((id) => CARE_RULES[id].where.every((sign) => marks.has(sign)));
 
 /** What leaks onto what lies below, and what suffers from that. */
 export const isLiquid = has('leaks');

@@ -1,6 +1,6 @@
 import type { Supply } from '../stash/supply';
 import { holdsOf } from './models/models';
-import { addressIn, placesIn, type Unit } from './unit';
+import { addressIn, placesIn, type Addressed } from './unit';
 
 /** What the label of one place says: its address, and what lives there. */
 export interface SlotLabel {
@@ -24,10 +24,7 @@ export type Labelled = Pick<Supply, 'name' | 'maker' | 'range' | 'code' | 'numbe
 };
 
 /** One label for every place of a unit, open ones too, in reading order; where things lie loose, one for each. */
-export function slotLabels(
-  unit: Pick<Unit, 'label' | 'model'>,
-  contents: readonly (Labelled | null)[],
-): SlotLabel[] {
+export function slotLabels(unit: Addressed, contents: readonly (Labelled | null)[]): SlotLabel[] {
   const loose = unit.model !== null && holdsOf(unit.model).shares;
   const many = loose ? Math.max(1, contents.length) : placesIn(unit);
   return Array.from({ length: many }, (_, slot) => {

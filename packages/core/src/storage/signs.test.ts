@@ -4,7 +4,7 @@ import { signsIn, type Inside } from './signs';
 import { testUnit } from './test/testUnit';
 import { ROOM_ID, type Unit } from './unit';
 
-const NOTHING: Inside = { things: 0, liquids: false, paper: false };
+const NOTHING: Inside = { things: 0, liquids: false, paper: false, deepestUm: 0 };
 const MM = 1000;
 const piece = (facts: Unit['facts'] = {}): Unit =>
   testUnit({
@@ -48,6 +48,14 @@ test('what is opened or lies under something is hidden; hidden with nothing writ
   const covered = signs([piece(), drawer('low', 0), drawer('lid', 100 * MM, { covers: true })]);
   expect([covered('low').includes('hidden'), covered('lid').includes('hidden')]).toEqual([true, false]);
   expect(careOfPlace(new Set(['unrecorded']))).toEqual(['nothing known']);
+});
+
+test('a place more than twice as deep as what stands in it is asked about', () => {
+  const rack = testUnit({ id: 'rack', parentId: ROOM_ID });
+  const deep = (deepestUm: number) =>
+    signs([rack], { rack: { things: 3, deepestUm } })('rack').includes('deep');
+  expect([deep(30 * MM), deep(40 * MM)]).toEqual([true, false]);
+  expect(careOfPlace(new Set(['deep']))).toEqual(['nothing known behind']);
 });
 
 test('whether it is to be seen follows what it stands in, unless it says otherwise', () => {

@@ -10,6 +10,8 @@ export interface Inside {
   readonly things: number;
   readonly liquids: boolean;
   readonly paper: boolean;
+  /** The depth of what is deepest in it, µm. */
+  readonly deepestUm: number;
 }
 
 /** Mass of a length full of usual spools, mg/µm: 35 g to 25 mm. */
@@ -27,8 +29,16 @@ const isLongRod = (model: Model | null): boolean =>
     model.lengthUm,
   );
 
+/** From here on as much again could stand behind what stands in front. */
+const TWICE = 2;
+const isDeep = ({ model, facts }: Unit, { things, deepestUm }: Inside): boolean =>
+  things > 0 &&
+  !facts.lies &&
+  (model?.model === 'grid' || model?.model === 'run') &&
+  model.depthUm > deepestUm * TWICE;
+
 /** Whether one has to open something, or lift what lies upon it, before one sees what is in a unit. */
-export function isHidden(unit: Unit, units: readonly Unit[], byId: ReadonlyMap<string, Unit>): boolean {
+function isHidden(unit: Unit, units: readonly Unit[], byId: ReadonlyMap<string, Unit>): boolean {
   return pathTo(unit, byId).some(
     (each) =>
       each.facts.opens !== undefined ||
@@ -99,6 +109,7 @@ export function signsIn(
       ...(isLongRod(unit.model) ? (['long rod'] as const) : []),
       ...(drips.get(unit.id) ?? []),
       ...(unrecorded ? (['unrecorded'] as const) : []),
+      ...(isDeep(unit, insideOf(unit.id)) ? (['deep'] as const) : []),
     ]);
   };
   return (unit) => {

@@ -1,4 +1,4 @@
-import { cellAt } from './models/grid';
+import { cellAt, layersOf } from './models/grid';
 import type { Model } from './models/models';
 import { isSpotOf } from './models/models';
 import { suits, type Lodger } from './mayLive';
@@ -8,7 +8,7 @@ import type { Unit } from './unit';
 type Placed = Lodger & { readonly lot: { readonly spot: Spot | null } };
 
 /**
- * The cell that is in the same row and column when a unit is given another size: with a column more, what stood first in its
+ * The cell that is in the same row, column and layer when a unit is given another size: with a column more, what stood first in its
  * row stands first in it still. Undefined where there is none such.
  */
 export function cellAfter(
@@ -18,9 +18,11 @@ export function cellAfter(
 ): number | null | undefined {
   if (after === null) return undefined;
   if (before?.model === 'grid' && after.model === 'grid' && cell !== null) {
-    const { row, column } = cellAt(before, cell);
+    const { row, column, layer } = cellAt(before, cell);
     const [columns, rows] = [after.columnsUm.length, after.rowsUm.length];
-    return row < rows && column < columns ? row * columns + column : undefined;
+    return row < rows && column < columns && layer < layersOf(after)
+      ? (layer * rows + row) * columns + column
+      : undefined;
   }
   return isSpotOf(after, cell) ? cell : undefined;
 }

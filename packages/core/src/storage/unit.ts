@@ -1,6 +1,7 @@
 import type { Kind, VisibleEnd } from '../kinds/definition';
 import { formOf, KIND_DEFINITIONS } from '../kinds/registry';
 import type { PlaceSign } from './care';
+import { cellAt } from './models/grid';
 import type { Model } from './models/models';
 import { holdsOf } from './models/models';
 import { findTemplate, type UnitTemplate } from './templates';
@@ -41,14 +42,31 @@ export function roomIn({ model, rules }: Pick<Unit, 'model' | 'rules'>): number 
   return Math.min(limit, holdsOf(model).order.length);
 }
 
-/** The address of a spot, as printed: `B2·04`, or the letter alone where there are no cells. */
-export const addressIn = ({ label, model }: Pick<Unit, 'label' | 'model'>, cell: number | null): string =>
-  model ? holdsOf(model).address(label, cell) : label;
+/** What of a unit says its addresses. */
+export type Addressed = Pick<Unit, 'label' | 'model'> & { readonly facts?: Pick<UnitFacts, 'spotNames'> };
+
+/** The address of a spot, as printed: `B2·04`, or the person's own `B·Reds`, or the letter alone where there are no cells. */
+export function addressIn({ label, model, facts }: Addressed, cell: number | null): string {
+  if (!model) return label;
+  const own = cell === null ? undefined : ownNameOf({ model, facts }, cell);
+  return own === undefined ? holdsOf(model).address(label, cell) : `${label}·${own}`;
+}
+
+/** The person's own name for a spot, kept by its row and column, so that it stays when the unit gets another size. */
+const ownNameOf = (
+  { model, facts }: Pick<Addressed, 'model' | 'facts'>,
+  cell: number,
+): string | undefined => {
+  if (!facts?.spotNames || model?.model !== 'grid') return undefined;
+  const { row, column, layer } = cellAt(model, cell);
+  if (layer > 0) return undefined;
+  return facts.spotNames.find((each) => each.row === row && each.column === column)?.name;
+};
 
 /** The spot an address means among units, the first one where several are said; null where there is none such. */
 export function spotCalled(
   address: string,
-  units: readonly Pick<Unit, 'id' | 'label' | 'model'>[],
+  units: readonly (Addressed & Pick<Unit, 'id'>)[],
 ): { readonly unitId: string; readonly cell: number | null } | null {
   const [first = ''] = address.split(/[,;]/).map((each) => each.trim().toUpperCase());
   for (const unit of units) {
@@ -56,7 +74,7 @@ export function spotCalled(
     const { cells } = holdsOf(unit.model);
     if (cells === 0 && first === unit.label) return { unitId: unit.id, cell: null };
     for (let cell = 0; cell < cells; cell++)
-      if (addressIn(unit, cell) === first) return { unitId: unit.id, cell };
+      if (addressIn(unit, cell).toUpperCase() === first) return { unitId: unit.id, cell };
   }
   return null;
 }

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { KINDS } from '../kinds/definition';
 import { lineOf } from '../text/schema';
 import { CARE_IDS, PLACE_MARKS } from './care';
+import { MOST_COLUMNS, MOST_ROWS } from './models/gridSchema';
 
 /** Where a unit stands in its life. A spare or retired one is off the wall and takes no supplies. */
 export const STANDINGS = ['active', 'worn', 'spare', 'retired'] as const;
@@ -93,6 +94,38 @@ export const unitFactsSchema = z.strictObject({
   /** Whether what is in it is to be seen from the room; what stands in it likewise. */
   face: z.enum(FACES).optional(),
   tolerance: z.enum(TOLERANCES).optional(),
+  /** The person's own names for some of its spots, by row and column from 0, instead of their numbers. */
+  spotNames: z
+    .array(
+      z.strictObject({
+        row: z
+          .int()
+          .min(0)
+          .max(MOST_ROWS - 1),
+        column: z
+          .int()
+          .min(0)
+          .max(MOST_COLUMNS - 1),
+        name: text(24, 'The name of a place').min(1, 'Give the place a name.'),
+      }),
+    )
+    .max(MOST_ROWS * MOST_COLUMNS)
+    .refine((names) => new Set(names.map(({ name }) => name.toLowerCase())).size === names.length, {
+      error: 'Two places of one unit cannot have the same name.',
+    })
+    .optional(),
+  /** Pictures of it, also of closed doors, each with the day it was taken. */
+  photos: z
+    .array(
+      z.strictObject({
+        id: z.string().max(64),
+        width: z.int().min(1).max(100_000),
+        height: z.int().min(1).max(100_000),
+        on: z.iso.date(),
+      }),
+    )
+    .max(12, 'At most 12 photos.')
+    .optional(),
   /** When labels were printed, and what they said (`labelPrint`). */
   labelled: z.object({ on: z.iso.date(), print: z.string().max(64) }).optional(),
 });

@@ -23,6 +23,7 @@ export const UnitColours = memo(function UnitColours({ unit, slots, w, h, lit }:
   const size = useMemo(() => (flat ? { ...unitSize(unit), h: 1 } : unitSize(unit, true)), [unit, flat]);
   const boxes = useMemo(() => boxesOf(unit, slots, !flat), [unit, slots, flat]);
   const columns = model?.model === 'grid' ? model.columnsUm.length : 0;
+  const front = model?.model === 'grid' ? boxes.length / (model.layers ?? 1) : 0;
   const sx = w / size.w;
   const sy = h / size.h;
   const round = ['round', 'ring'].includes(endOf(unit));
@@ -33,7 +34,7 @@ export const UnitColours = memo(function UnitColours({ unit, slots, w, h, lit }:
         const living = slots[index];
         if (!living) return null;
         // Of a tray that lies, the front row is seen.
-        if (flat && index < boxes.length - columns) return null;
+        if (flat && (index < front - columns || index >= front)) return null;
         const at = flat ? { ...box, y: 0.12, h: 0.8 } : box;
         return (
           <Rect

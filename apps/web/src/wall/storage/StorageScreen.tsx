@@ -20,15 +20,12 @@ import { usePains } from '../../judge/PainList';
 import { sayPain } from '../../judge/painWords';
 import { RowLink } from '../../ui/RowLink';
 import { many } from '../../copy/words';
-import { PieceForm } from '../unit/PieceForm';
+import { NEW_PIECE, PieceForm } from '../unit/PieceForm';
 import { UnitEdit } from '../unit/UnitEdit';
-
-/** Says in the address that furniture is to be put up. */
-const NEW_PIECE = 'new-piece';
 
 /** All storage: what stands on the wall with where it hurts, what is spare, what was retired, and what is still needed. */
 export function StorageScreen() {
-  const { unit: chosen } = useLocalSearchParams<{ unit?: string }>();
+  const { unit: chosen, like } = useLocalSearchParams<{ unit?: string; like?: string }>();
   const { stash, error } = useStash();
   const { slots, judged } = usePains(stash);
   const sayFilled = useSayFilled();
@@ -38,8 +35,9 @@ export function StorageScreen() {
   if (chosen === NEW_PIECE || current?.sort === 'piece')
     return (
       <PieceForm
-        key={current ? `${current.id} ${current.version}` : NEW_PIECE}
+        key={current ? `${current.id} ${current.version}` : `${NEW_PIECE} ${like ?? ''}`}
         piece={current ?? null}
+        like={pieces.find(({ id }) => id === like)}
         all={stash.wall.all}
       />
     );

@@ -24,9 +24,12 @@ import { Txt } from '../../ui/Txt';
 import { GapFills } from './GapFills';
 import { LoadNote } from './LoadNote';
 import { Marks } from './PlaceCare';
+import { PlacePhotos } from './PlacePhotos';
 import { StandingFields, useStanding } from './StandingFields';
 import { withoutStanding } from './standing';
 
+/** Says in the address that furniture is to be put up. */
+export const NEW_PIECE = 'new-piece';
 const THE_ROOM = 'the room';
 const [FIRST] = PIECE_STARTS;
 
@@ -34,24 +37,35 @@ const pieceSaid = z.object({
   name: z.string().trim().min(1, 'Give it a name.').max(60, 'The name has at most 60 letters.'),
   parent: z.string(),
   marks: z.array(z.enum(PLACE_MARKS)),
+  photos: z.array(z.object({ id: z.string(), width: z.number(), height: z.number(), on: z.string() })),
 });
 
 interface PieceFormProps {
   /** The piece to change; null puts up another one. */
   readonly piece: UnitView | null;
+  /** What another one is like, where it is like one that is there. */
+  readonly like?: UnitView | undefined;
   /** Everything that stands in the room. */
   readonly all: readonly UnitView[];
 }
 
+/** What another piece like one has in common with it: all but its place, and pictures of it. */
+function anotherLike({ facts }: UnitView): UnitFacts {
+  const { pose: _pose, photos: _photos, labelled: _labelled, accepted: _accepted, ...rest } = facts;
+  return rest;
+}
+
 /** Furniture, a board on a wall, a cart, the desk: what racks and trays stand in. */
-export function PieceForm({ piece, all }: PieceFormProps) {
+export function PieceForm({ piece, like, all }: PieceFormProps) {
   const { preferences } = usePreferences();
-  const key = piece ? `piece.${piece.id}.${piece.version}` : 'piece.new';
-  const start: UnitFacts = piece?.facts ?? (FIRST ? { outsideUm: FIRST.outsideUm } : {});
+  const key = piece ? `piece.${piece.id}.${piece.version}` : `piece.new${like ? `.${like.id}` : ''}`;
+  const start: UnitFacts =
+    piece?.facts ?? (like ? anotherLike(like) : FIRST ? { outsideUm: FIRST.outsideUm } : {});
   const ask = useAsk(key, pieceSaid, {
-    name: piece?.name ?? FIRST?.name ?? '',
-    parent: piece?.parentId ?? ROOM_ID,
+    name: piece?.name ?? like?.name ?? FIRST?.name ?? '',
+    parent: (piece ?? like)?.parentId ?? ROOM_ID,
     marks: start.marks ?? [],
+    photos: start.photos ?? [],
   });
   const stands = useStanding(`${key}.stands`, start, preferences.units);
   const add = useChange((body: NewUnit) => order(routes.addUnit, { body }), { quiet: true });
@@ -63,10 +77,15 @@ export function PieceForm({ piece, all }: PieceFormProps) {
   );
   const inside = all.filter(({ parentId }) => piece !== null && parentId === piece.id);
   const others = all.filter(({ id, sort }) => sort === 'piece' && id !== piece?.id);
-  const send = async ({ name, parent, marks }: z.output<typeof pieceSaid>): Promise<boolean> => {
+  const send = async ({ name, parent, marks, photos }: z.output<typeof pieceSaid>): Promise<boolean> => {
     if (!stands.facts) return false;
-    const { marks: before, ...rest } = withoutStanding(start);
-    const facts = { ...rest, ...stands.facts, ...(marks.length > 0 ? { marks } : {}) };
+    const { marks: _marks, photos: _photos, ...rest } = withoutStanding(start);
+    const facts = {
+      ...rest,
+      ...stands.facts,
+      ...(marks.length > 0 ? { marks } : {}),
+      ...(photos.length > 0 ? { photos } : {}),
+    };
     const said = { name, model: null, rules: { kinds: [...KINDS] }, facts, parentId: parent };
     await (piece
       ? keep.mutateAsync({ ...said, version: piece.version })
@@ -98,7 +117,7 @@ export function PieceForm({ piece, all }: PieceFormProps) {
       <Columns
         first={
           <>
-            {!piece && (
+            {!piece && !like && (
               <Choice
                 label="Start from"
                 options={PIECE_STARTS.map(({ name }) => name)}
@@ -119,6 +138,13 @@ export function PieceForm({ piece, all }: PieceFormProps) {
             )}
             <StandingFields form={stands} sort="piece" model={null} within={ask.said.parent !== ROOM_ID} />
             <Marks value={ask.said.marks} onChange={(next) => ask.set('marks', next)} />
+            {piece && (
+              <PlacePhotos
+                name={piece.name}
+                photos={ask.said.photos}
+                onChange={(next) => ask.set('photos', next)}
+              />
+            )}
             {stands.facts && isTallAndFree(stands.facts) && <Note sort="attention">{words.tallAndFree}</Note>}
             {piece && <LoadNote unitId={piece.id} bearsMg={stands.facts?.bearsMg} />}
             {problem && <Note sort="error">{problem.message}</Note>}
@@ -130,6 +156,12 @@ export function PieceForm({ piece, all }: PieceFormProps) {
                 busy={add.isPending || keep.isPending}
                 onPress={() => ask.submit(send)}
               />
+              {piece && (
+                <Button
+                  label="Another like it"
+                  onPress={() => router.setParams({ unit: NEW_PIECE, like: piece.id })}
+                />
+              )}
               {piece && (
                 <Button
                   label="Take it away"

@@ -1,25 +1,16 @@
-import {
-  CARE_IDS,
-  PLACE_MARKS,
-  REACHES,
-  ROOM_ID,
-  signsIn,
-  STANDINGS,
-  suits,
-  type UnitFacts,
-} from '@red-shelf/core';
+import { CARE_IDS, PLACE_MARKS, REACHES, ROOM_ID, signsIn, STANDINGS, type UnitFacts } from '@red-shelf/core';
 import type { EditedUnit, UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { order, routes } from '../../api/client';
-import { freeIn, insideOf, massIn, useContents, type Contents, type Living } from '../../api/contents';
+import { freeIn, insideOf, massIn, useContents, type Contents } from '../../api/contents';
 import { usePreferences, useStash } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { sayAboutMass } from '../../copy/measure';
 import { sayFree } from '../../copy/places';
 import { unitTitle } from '../../copy/supply';
-import { listOf, many, words } from '../../copy/words';
+import { many, words } from '../../copy/words';
 import { ChoiceField } from '../../form/bound';
 import { useAsk } from '../../form/useAsk';
 import { Labels } from '../storage/Labels';
@@ -32,9 +23,12 @@ import { Note } from '../../ui/Note';
 import { Page } from '../../ui/Page';
 import { Txt } from '../../ui/Txt';
 import { useWide } from '../../ui/useWide';
+import { afterwards, Leaving } from './Leaving';
 import { LoadNote } from './LoadNote';
+import { PlacePhotos } from './PlacePhotos';
 import { Marks, PlaceCare } from './PlaceCare';
 import { readUnit, saidOf } from './said';
+import { SpotNames } from './SpotNames';
 import { StandingFields, useStanding } from './StandingFields';
 import { withoutStanding } from './standing';
 import { UnitFields } from './UnitFields';
@@ -55,6 +49,8 @@ const restSaid = z.object({
   parent: z.string(),
   marks: z.array(z.enum(PLACE_MARKS)),
   accepted: z.array(z.object({ rule: z.enum(CARE_IDS), because: z.string() })),
+  photos: z.array(z.object({ id: z.string(), width: z.number(), height: z.number(), on: z.string() })),
+  spotNames: z.array(z.object({ row: z.number(), column: z.number(), name: z.string() })),
 });
 
 interface UnitEditProps {
@@ -64,12 +60,6 @@ interface UnitEditProps {
   readonly pieces: readonly UnitView[];
   readonly slots: Contents;
 }
-
-/** What of a unit's contents it would no longer take. */
-const unfit = (drawn: UnitView, slots: Contents): Living[] =>
-  slots.flatMap((living) =>
-    living && suits(living, { unit: drawn, cell: living.lot.spot?.cell ?? null }) ? [living] : [],
-  );
 
 /** Everything a unit is: sizes, what it is made for, letter, name, standing, where it stands, its labels. */
 export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
@@ -91,9 +81,11 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
     parent: unit.parentId ?? ROOM_ID,
     marks: unit.facts.marks ?? [],
     accepted: unit.facts.accepted ?? [],
+    photos: unit.facts.photos ?? [],
+    spotNames: unit.facts.spotNames ?? [],
   });
   const place = useStanding(`${key}.place`, unit.facts, preferences.units);
-  const { after, parent, marks, accepted, ...stands } = rest.said;
+  const { after, parent, marks, accepted, photos, spotNames, ...stands } = rest.said;
   const facts = sparse(
     {
       ...withoutStanding(unit.facts),
@@ -101,6 +93,8 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
       ...stands,
       marks: marks.length > 0 ? marks : undefined,
       accepted: accepted.length > 0 ? accepted : undefined,
+      photos: photos.length > 0 ? photos : undefined,
+      spotNames: spotNames.length > 0 ? spotNames : undefined,
     },
     { standing: 'active', reach: 'mid', keptAt: '' },
   );
@@ -114,8 +108,8 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
     quiet: true,
   });
   const planned = { ...drawn, facts };
-  const leaving = unfit(planned, slots);
-  const shared = freeIn(planned, slots);
+  const { slots: then, leaving } = afterwards(unit, planned, slots);
+  const shared = freeIn(planned, then);
   const overfull = shared && shared.measure !== 'volume' && shared.have > shared.of ? shared : null;
   const contents = useContents(useStash().stash);
   const standing = { ...planned, parentId: parent };
@@ -157,7 +151,7 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
       <Columns
         first={
           <>
-            {!wide && <UnitPreview unit={planned} contents={slots} units={preferences.units} />}
+            {!wide && <UnitPreview unit={planned} contents={then} units={preferences.units} />}
             <UnitFields
               control={form.control}
               how={said.how}
@@ -165,6 +159,7 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
               onTurn={inside === 0 ? turn : undefined}
             />
             <ChoiceField control={rest.control} name="standing" label="Standing" options={STANDINGS} />
+            <SpotNames unit={planned} names={spotNames} onChange={(next) => rest.set('spotNames', next)} />
             {(stands.standing === 'spare' || stands.standing === 'retired') && (
               <Field
                 control={rest.control}
@@ -204,6 +199,7 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
               contents={slots}
               signs={signs}
             />
+            <PlacePhotos name={unit.name} photos={photos} onChange={(next) => rest.set('photos', next)} />
             <LoadNote unitId={unit.id} bearsMg={place.facts?.bearsMg} />
             {leaving.length > 0 && <Leaving things={leaving} />}
             {overfull && (
@@ -220,7 +216,7 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
         }
         second={
           <>
-            {wide && <UnitPreview unit={planned} contents={slots} units={preferences.units} />}
+            {wide && <UnitPreview unit={planned} contents={then} units={preferences.units} />}
             {inside > 0 && (
               <Button
                 label="Where else would it all fit?"
@@ -236,22 +232,6 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
         }
       />
     </Page>
-  );
-}
-
-const NAMED = 6;
-
-/** What will have no place, by name, before it is saved. */
-function Leaving({ things }: { readonly things: readonly Living[] }) {
-  const names = things.slice(0, NAMED).map(({ supply }) => supply.name);
-  const more = things.length - names.length;
-  return (
-    <Note sort="attention">
-      {`${many(things.length, 'thing')} will have no place, and stay in the stash: ${listOf([
-        ...names,
-        ...(more > 0 ? [many(more, 'other')] : []),
-      ])}.`}
-    </Note>
   );
 }
 

@@ -4,6 +4,7 @@ import {
   holdsOf,
   KINDS,
   MOST_COLUMNS,
+  MOST_LAYERS,
   MOST_ROWS,
   modelSchema,
   parseSize,
@@ -35,6 +36,7 @@ export interface UnitSaid {
   readonly columns: string;
   readonly columnWidth: string;
   readonly depth: string;
+  readonly layers: string;
   readonly wall: string;
   readonly front: string;
   readonly filling: GridModel['filling'];
@@ -99,6 +101,7 @@ export function saidOf(unit: Pick<UnitView, 'name' | 'label' | 'model' | 'rules'
     columns: String(grid.columnsUm.length),
     columnWidth: lengths(grid.columnsUm, units),
     depth: sayLength(grid.depthUm, units),
+    layers: String(grid.layers ?? 1),
     wall: sayLength(grid.wallUm, units),
     front: sayLength(grid.frontUm, units),
     filling: grid.filling,
@@ -132,6 +135,7 @@ const FIELD_OF: Readonly<Record<string, UnitField>> = {
   columnsUm: 'columnWidth',
   rowsUm: 'rowHeight',
   depthUm: 'depth',
+  layers: 'layers',
   wallUm: 'wall',
   frontUm: 'front',
   skipColumns: 'skip',
@@ -217,8 +221,10 @@ class Reader {
   private cells(said: UnitSaid): Model {
     const rows = this.whole(said.rows, 'rows', MOST_ROWS, 'Rows');
     const columns = this.whole(said.columns, 'columns', MOST_COLUMNS, 'Columns');
+    const layers = this.whole(said.layers, 'layers', MOST_LAYERS, 'Spots behind one another');
     return {
       model: 'grid',
+      ...(layers > 1 ? { layers } : {}),
       rowsUm: this.several(said.rowHeight, rows, 'rowHeight', 'rows'),
       columnsUm: this.several(said.columnWidth, columns, 'columnWidth', 'columns'),
       depthUm: this.length(said.depth, 'depth'),

@@ -25,25 +25,47 @@ const total = (lengths: readonly number[], wallUm: number): number =>
 const rowsDrawn = (model: GridModel, asBuilt: boolean): number[] =>
   model.rowsUm.map((height) => seen(model, height) + frontShown(model, asBuilt));
 
-/** Row and column of a cell, from 0. */
-export const cellAt = ({ columnsUm }: Pick<GridModel, 'columnsUm'>, cell: number) => ({
-  row: Math.floor(cell / columnsUm.length),
-  column: cell % columnsUm.length,
-});
+type Sides = Pick<GridModel, 'columnsUm' | 'rowsUm'>;
+const frontCells = ({ columnsUm, rowsUm }: Sides): number => columnsUm.length * rowsUm.length;
+/** How many spots stand behind one another. */
+export const layersOf = ({ layers = 1 }: Pick<GridModel, 'layers'>): number => layers;
 
-/** Whether two cells stand beside or above one another. */
-export function areNeighbours(model: Pick<GridModel, 'columnsUm'>, a: number, b: number): boolean {
-  const [p, q] = [cellAt(model, a), cellAt(model, b)];
-  return Math.abs(p.row - q.row) + Math.abs(p.column - q.column) === 1;
+/** Row and column of a cell, and how many stand before it; all from 0. Those in front are counted first. */
+export function cellAt(model: Sides, cell: number): { row: number; column: number; layer: number } {
+  const front = frontCells(model);
+  const columns = model.columnsUm.length;
+  return {
+    row: Math.floor((cell % front) / columns),
+    column: cell % columns,
+    layer: Math.floor(cell / front),
+  };
 }
+
+/** Whether two cells stand beside, above or behind one another. */
+export function areNeighbours(model: Sides, a: number, b: number): boolean {
+  const [p, q] = [cellAt(model, a), cellAt(model, b)];
+  return Math.abs(p.row - q.row) + Math.abs(p.column - q.column) + Math.abs(p.layer - q.layer) === 1;
+}
+
+/** Cells that stand before one, the nearest to it first: what is in them is moved before it can be taken. */
+export function cellsBefore(model: Sides, cell: number): readonly number[] {
+  const front = frontCells(model);
+  const before: number[] = [];
+  for (let at = cell - front; at >= 0; at -= front) before.push(at);
+  return before;
+}
+
+/** How much of the height of a cell each spot behind the front one is drawn with, above it. */
+const BEHIND_SHARE = 0.22;
 
 export const grid: ModelDefinition<GridModel> = {
   id: 'grid',
   name: 'Cells',
   shares: false,
   openFront: true,
-  cells: ({ columnsUm, rowsUm }) => columnsUm.length * rowsUm.length,
-  order: ({ columnsUm, rowsUm, filling, skipColumns }) => {
+  cells: (model) => frontCells(model) * layersOf(model),
+  order: (model) => {
+    const { columnsUm, rowsUm, filling, skipColumns } = model;
     const [rows, columns] = [rowsUm.length, columnsUm.length];
     const skipped = new Set(skipColumns.map((column) => column - 1));
     const all = Array.from({ length: rows * columns }, (_, i) => {
@@ -51,13 +73,16 @@ export const grid: ModelDefinition<GridModel> = {
       const row = Math.floor(i / columns);
       return filling === 'snake' && row % 2 === 1 ? row * columns + (columns - 1 - (i % columns)) : i;
     });
-    return skipped.size === 0 ? all : all.filter((index) => !skipped.has(index % columns));
+    const fronts = skipped.size === 0 ? all : all.filter((index) => !skipped.has(index % columns));
+    // What stands behind follows what stands before it, so that neighbours in the order are neighbours there too.
+    const layers = Array.from({ length: layersOf(model) }, (_, layer) => layer * rows * columns);
+    return layers.length === 1 ? fronts : fronts.flatMap((cell) => layers.map((first) => first + cell));
   },
-  // Unit letter, row from the top, column from the left: `B2·04`.
+  // Unit letter, row from the top, column from the left: `B2·04`; behind that, its turn from the front: `B2·04·2`.
   address: (label, model, cell) => {
     if (cell === null) return label;
-    const { row, column } = cellAt(model, cell);
-    return `${label}${row + 1}·${String(column + 1).padStart(2, '0')}`;
+    const { row, column, layer } = cellAt(model, cell);
+    return `${label}${row + 1}·${String(column + 1).padStart(2, '0')}${layer > 0 ? `·${layer + 1}` : ''}`;
   },
   space: (model, cell) => {
     const { row, column } = cellAt(model, cell ?? 0);
@@ -80,14 +105,23 @@ export const grid: ModelDefinition<GridModel> = {
   boxes: (model, _contents, asBuilt = false) => {
     const xs = starts(model.columnsUm, model.wallUm);
     const ys = starts(rowsDrawn(model, asBuilt), model.wallUm);
-    return model.rowsUm.flatMap((height, row) =>
-      model.columnsUm.map((w, column) => ({
-        x: xs[column] ?? 0,
-        y: ys[row] ?? 0,
-        w,
-        h: seen(model, height),
-      })),
-    );
+    const layers = layersOf(model);
+    return Array.from({ length: layers }, (_, layer) =>
+      model.rowsUm.flatMap((height, row) =>
+        model.columnsUm.map((w, column) => {
+          const h = seen(model, height);
+          // What stands behind is drawn above what stands before it, as one sees it over that.
+          const strip = Math.round(h * Math.min(BEHIND_SHARE, 0.6 / layers));
+          const above = strip * (layers - 1 - layer);
+          return {
+            x: xs[column] ?? 0,
+            y: (ys[row] ?? 0) + above,
+            w,
+            h: layer === 0 ? h - above : strip,
+          };
+        }),
+      ),
+    ).flat();
   },
   fronts: (model, asBuilt = false) => {
     if (model.frontUm === 0) return [];

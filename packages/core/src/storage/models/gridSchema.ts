@@ -4,6 +4,7 @@ import { z } from 'zod';
 export const FILLINGS = ['rows', 'columns', 'snake'] as const;
 export const MOST_ROWS = 60;
 export const MOST_COLUMNS = 99;
+export const MOST_LAYERS = 6;
 const MOST_UM = 3_000_000;
 
 const side = (what: string) =>
@@ -27,6 +28,12 @@ export const gridSchema = z.strictObject({
   wallUm: thickness('A wall'),
   /** How much of the lowest part of each row the front hides. */
   frontUm: z.int().min(0, 'A front cannot be less than nothing.').max(MOST_UM),
+  /** Spots behind one another, each as deep as it says; one when left out. */
+  layers: z
+    .int('Spots behind one another are counted in whole numbers.')
+    .min(1)
+    .max(MOST_LAYERS, `At most ${MOST_LAYERS} spots stand behind one another.`)
+    .optional(),
   filling: z.enum(FILLINGS).default('rows'),
   /** Columns, from 1, that are left out when it is filled. */
   skipColumns: z.array(z.int().min(1).max(MOST_COLUMNS)).max(MOST_COLUMNS).default([]),
