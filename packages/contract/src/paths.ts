@@ -16,6 +16,7 @@ export const paths = {
   removeSupply: at('POST', '/api/supplies/:id/remove'),
   actOnSupply: at('POST', '/api/supplies/:id/ledger'),
   placeHolding: at('PUT', '/api/holdings/:id/place'),
+  moveHoldings: at('POST', '/api/holdings/moves'),
   sizeHolding: at('PUT', '/api/holdings/:id/size'),
   since: at('GET', '/api/since/:id'),
   addSupplies: at('POST', '/api/supplies/many'),

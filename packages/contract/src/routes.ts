@@ -12,6 +12,7 @@ import { enter, namedDevice, setPassphrase, shareView } from './share';
 import {
   editedSupply,
   ledgerView,
+  movedHoldings,
   newSupply,
   placedHolding,
   sizedHolding,
@@ -54,6 +55,7 @@ export const routes = {
   removeSupply: route(paths.removeSupply, z.object({ version: z.int() }), changed),
   actOnSupply: route(paths.actOnSupply, stockRequest, changedSupply),
   placeHolding: route(paths.placeHolding, placedHolding, changedSupply),
+  moveHoldings: route(paths.moveHoldings, movedHoldings, changed),
   sizeHolding: route(paths.sizeHolding, sizedHolding, editedAnswer),
   /** What changed after a number that is known; everything where too much did. */
   since: route(

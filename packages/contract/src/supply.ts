@@ -134,6 +134,16 @@ export const placedHolding = z.object({
   place: place.nullable(),
   amount: wholeNumber('How many').min(1, 'Move at least one.').optional(),
 });
+/** Several lots, each with where it goes; all of them, or none. */
+export const movedHoldings = z.object({
+  moves: z
+    .array(placedHolding.omit({ amount: true }).extend({ id: z.string().min(1).max(80) }))
+    .min(1, 'Say what is moved.')
+    .max(500, 'At most 500 things are moved at once.')
+    .refine((moves) => new Set(moves.map(({ id }) => id)).size === moves.length, {
+      error: 'A thing can be moved to one place only.',
+    }),
+});
 /** Says how large a base or a scrap is. */
 export const sizedHolding = z.object({
   version: z.int().min(1, 'Say which version you saw.'),

@@ -110,6 +110,7 @@ export {
   type Comparison,
 } from './storage/compare';
 export { cellAfter, stayIn } from './storage/stayIn';
+export { busyIn, type Busy } from './storage/room/busy';
 export { signsIn, type Inside } from './storage/signs';
 export { lookFor, type LookOptions } from './storage/lookFor';
 export { poolFit, type LeftOver, type Pooled, type PoolFit } from './storage/pool';

@@ -17,6 +17,7 @@ import { addRecord, editRecord, removeRecord } from '../services/records';
 import { decideSupply } from '../services/verdict';
 import { cancelImport, commitImport } from '../services/importCommit';
 import { previewImport, type Uploads } from '../services/imports';
+import { moveHoldings } from '../services/moves';
 import { placeHolding, sizeHolding } from '../services/placing';
 import { changedSince, recordsNow, wallNow } from '../services/since';
 import { addSupply, editSupply, getSupply, removeSupply } from '../services/supplies';
@@ -70,6 +71,7 @@ function mountCommands(router: Router, outer: Context): void {
   }));
   command(routes.actOnSupply, (context, { params, body }) => actOnSupply(context, idOf(params), body));
   command(routes.placeHolding, (context, { params, body }) => placeHolding(context, idOf(params), body));
+  command(routes.moveHoldings, async (context, { body }) => ({ change: await moveHoldings(context, body) }));
   command(routes.sizeHolding, (context, { params, body }) => sizeHolding(context, idOf(params), body));
   command(routes.addSupplies, (context, { body }) => addMany(context, body));
   command(routes.batchEdit, async (context, { body }) => ({ change: await batchEdit(context, body) }));

@@ -28,7 +28,7 @@ import { supplyToView, unitToView } from './views';
 const mm = (um: number): number => Math.round(um / 100) / 10;
 
 /** Wording of why a thing may not live somewhere. */
-function refusePlace(no: NoPlace, { supply }: LotOf, unitName: string): Refusal {
+export function refusePlace(no: NoPlace, { supply }: LotOf, unitName: string): Refusal {
   const form = formOf(supply.kind, supply.form).name;
   switch (no.code) {
     case 'too_wide':
@@ -130,6 +130,15 @@ const countOf = ({ supply, lot }: LotOf): number => countOfLot(lot, formFor(supp
 /** Whether a lot put where another of the same supply, sort and size lives becomes one with it. */
 const joins = (other: Holding, lot: Holding, place: Place): boolean =>
   other.spot !== null && isAt(other.spot, place) && becomesOne(other, lot);
+
+/** Moves all of a lot to one of the same supply that is there: they become one. */
+export const moveWhole = (
+  recorder: Recorder,
+  thing: LotOf,
+  twin: Holding,
+  to: PlaceSpot,
+  newId: () => string,
+): Promise<void> => moveSome(recorder, thing, countOf(thing), to, twin, newId);
 
 /** Moves some of a lot: to one that is there already, or to a new one. Of pads and markers the fullest go. */
 async function moveSome(

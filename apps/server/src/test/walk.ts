@@ -31,6 +31,7 @@ const ACTS = [
   'remove',
   'place',
   'lift',
+  'move several',
   'take in hand',
   'split',
   'use',
@@ -288,6 +289,18 @@ export class Walk {
         return place
           ? put(`/api/holdings/${lot.id}/place`, { version: lot.version, place, amount: 1 + (pick % 3) })
           : nothing;
+      case 'move several': {
+        const others = supplies.flatMap(({ holdings }) => holdings).filter(({ id }) => id !== lot.id);
+        const other = at(others, pick >> 2);
+        if (!other) return nothing;
+        const to = ({ spot }: typeof lot) => spot && { unitId: spot.unitId, cell: spot.cell };
+        return post('/api/holdings/moves', {
+          moves: [
+            { ...seen(lot), place: to(other) },
+            { ...seen(other), place: pick % 3 ? to(lot) : null },
+          ],
+        });
+      }
       case 'lift':
         return put(`/api/holdings/${lot.id}/place`, { version: lot.version, place: null });
       case 'take in hand':

@@ -1,6 +1,6 @@
 import type { ArrangePreview, UnitView } from '@red-shelf/contract';
 import { evenGrid } from '@red-shelf/core';
-import { listedIn, makeWorld, rackOf, type World } from './world';
+import { listedIn, mainOf, makeWorld, rackOf, type World } from './world';
 
 let world: World;
 let rack: UnitView;
@@ -185,4 +185,29 @@ test('one pad more moves only what stands in its way, and the room for growth st
   expect(applied).toMatchObject({ moves: 0, held: first.held });
   await world.add({ name: 'One more', hex: '#b31e2b' });
   expect((await ask()).moves).toBeLessThanOrEqual(8);
+});
+
+test('two things change places as one change, which one undo takes back; where one may not go, none does', async () => {
+  const rack = await world.rack();
+  const [a, b, c] = [await world.add(), await world.add({ name: 'Moss' }), await world.add({ name: 'Clay' })];
+  await world.put(a.id, { unitId: rack.id, cell: 0 });
+  await world.put(b.id, { unitId: rack.id, cell: 1 });
+  await world.put(c.id, { unitId: rack.id, cell: 2 });
+  const lots = async () => Promise.all([a, b, c].map(async ({ id }) => mainOf(await world.supply(id))));
+  const cells = async () => (await lots()).map(({ spot }) => spot?.cell ?? null);
+  const [first, second, third] = await lots();
+  const to = (lot: typeof first, cell: number | null) => ({
+    id: lot!.id,
+    version: lot!.version,
+    place: cell === null ? null : { unitId: rack.id, cell },
+  });
+  const move = (moves: object[]) => world.http.post('/api/holdings/moves').send({ moves });
+  await move([to(first, 1), to(second, 2)]).expect(409);
+  await move([to(first, 1), to(first, 2)]).expect(422);
+  await move([{ ...to(first, 1), version: 99 }, to(second, 0)]).expect(409);
+  expect(await cells()).toEqual([0, 1, 2]);
+  const { body } = await move([to(first, 1), to(second, 0), to(third, null)]).expect(200);
+  expect([body.change.count, await cells()]).toEqual([3, [1, 0, null]]);
+  await world.http.post(`/api/changes/${body.change.id}/undo`).send({}).expect(200);
+  expect(await cells()).toEqual([0, 1, 2]);
 });

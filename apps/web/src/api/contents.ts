@@ -10,6 +10,7 @@ import {
   placedLots,
   placesIn,
   signsIn,
+  useOf,
   type Inside,
   type Shared,
   type RoomNow,
@@ -107,6 +108,27 @@ export const countIn = (contents: Contents | undefined): number =>
 export function freeIn({ model }: Pick<UnitView, 'model'>, contents: Contents): Shared | null {
   if (!model) return null;
   return holdsOf(model).fill(contents.flatMap((each) => (each ? [bodyOf(each.supply, each.lot).all] : [])));
+}
+
+/** A lot in its place, with how much its supply is used. */
+export interface Placed extends Living {
+  readonly unit: UnitView;
+  readonly unitId: string;
+  readonly cell: number | null;
+  readonly uses: number;
+}
+
+/** Every lot that has a place on the wall. */
+export function placedIn(stash: Stash): Placed[] {
+  const units = new Map(stash.wall.units.map((unit) => [unit.id, unit]));
+  return stash.supplies.flatMap((supply) =>
+    supply.holdings.flatMap((lot): Placed[] => {
+      const unit = units.get(lot.spot?.unitId ?? '');
+      return unit && lot.spot
+        ? [{ supply, lot, unit, unitId: unit.id, cell: lot.spot.cell, uses: useOf(supply) }]
+        : [];
+    }),
+  );
 }
 
 /** How many things must be moved before one of a unit can be taken. */

@@ -22,7 +22,7 @@ export function sayChange({ kind, name: given, count }: ChangeView): string {
     case 'act':
       return `${name}: noted.`;
     case 'place':
-      return `${name} moved.`;
+      return count > 1 ? `${many(count, 'thing')} moved.` : `${name} moved.`;
     case 'arrange':
       return count > 0 ? `${name} arranged: ${many(count, 'move')}.` : `${name} arranged.`;
     case 'import':

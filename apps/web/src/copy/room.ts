@@ -1,4 +1,14 @@
-import type { Estimate, FACES, FIXINGS, GapFill, Load, OPENINGS, TOLERANCES, WayStep } from '@red-shelf/core';
+import type {
+  Busy,
+  Estimate,
+  FACES,
+  FIXINGS,
+  GapFill,
+  Load,
+  OPENINGS,
+  TOLERANCES,
+  WayStep,
+} from '@red-shelf/core';
 import { sayAboutMass, sayLength, type Units } from './measure';
 import { listOf, many } from './words';
 
@@ -80,6 +90,12 @@ export const sayUses = (uses: number): string => (uses === 0 ? 'never used' : `u
 
 /** How a place is reached, on its tint: nothing where it is at hand. */
 export const REACH_SIGN = { near: '', mid: 'a step away', far: 'far' } as const;
+
+/** What of a place is used most and what never was, on its tint. */
+export const sayBusy = ({ most, never }: Busy): string[] => [
+  ...(most > 0 ? [`${most} of the most used`] : []),
+  ...(never > 0 ? [`${never} never used`] : []),
+];
 
 /** What stands on something, against what it may bear; without racks and boxes, whose mass nobody knows. */
 export function sayLoad(load: Load, units: Units): string {

@@ -6,6 +6,7 @@ import Svg, { Circle, G, Path, Rect } from 'react-native-svg';
 import { isLoose, type Contents } from '../api/contents';
 import { saySlot } from './saySlot';
 import { colour, LIP } from '../theme/tokens';
+import { FreeLength } from './FreeLength';
 import { boxesOf, unitSize } from './geometry';
 import { SlotShape } from './SlotShape';
 
@@ -97,6 +98,7 @@ export const UnitDrawing = memo(function UnitDrawing({
                   fill={colour.rackWall}
                 />
               ))}
+          <FreeLength unit={unit} slots={slots} boxes={boxes} width={width} height={height} />
           {chosen && (
             <Rect
               x={chosen.x - 1}

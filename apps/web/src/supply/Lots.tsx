@@ -16,7 +16,7 @@ import { Icon } from '../ui/Icon';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { Move, Size } from './LotAsks';
-import { PlacePicture } from './PlacePicture';
+import { PlacePicture } from '../row/PlacePicture';
 
 interface LotsProps {
   readonly supply: SupplyView;

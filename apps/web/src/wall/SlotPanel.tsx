@@ -14,6 +14,7 @@ import type { Place, UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { order, routes } from '../api/client';
+import { PlacePicture } from '../row/PlacePicture';
 import { hasPlace, isLoose, mainOf, toReachIn, useRoom, type Contents, type Living } from '../api/contents';
 import { usePreferences, type Stash } from '../api/queries';
 import { useChange } from '../api/useChange';
@@ -140,6 +141,7 @@ function Occupied({ living: { supply, lot }, unit, slots, slot, stash }: Occupie
         </View>
       </View>
       {unit.facts.tolerance && <Txt look="quiet">{sayTolerance(unit.facts.tolerance)}</Txt>}
+      <PlacePicture unit={unit} all={stash.wall.all} />
       {way !== '' && <Txt look="quiet">{`The way: ${way}.`}</Txt>}
       {first > 0 && <Txt>{sayToReach(unit.model, first)}</Txt>}
       {beside.length > 0 && <Txt look="quiet">Beside it: {beside.join(' · ')}</Txt>}

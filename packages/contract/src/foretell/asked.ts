@@ -11,6 +11,7 @@ const KIND: Partial<Record<Command['route'], ChangeView['kind']>> = {
   removeSupply: 'remove',
   actOnSupply: 'act',
   placeHolding: 'place',
+  moveHoldings: 'place',
   sizeHolding: 'lot',
   batchEdit: 'batch',
   mergeSupplies: 'merge',
@@ -25,8 +26,9 @@ const KIND: Partial<Record<Command['route'], ChangeView['kind']>> = {
 /** How many things a command names; 0 where only the server can count them. */
 function countIn({ route, body }: Command): number {
   if (route === 'applyArrange') return 0;
-  const { supplies } = (body ?? {}) as { readonly supplies?: unknown };
-  return Array.isArray(supplies) ? supplies.length : 1;
+  const { supplies, moves } = (body ?? {}) as { readonly supplies?: unknown; readonly moves?: unknown };
+  const named = supplies ?? moves;
+  return Array.isArray(named) ? named.length : 1;
 }
 
 function nameIn({ route, of, body }: Command, known: Known): string {

@@ -6,6 +6,7 @@ import { foretold, naming, type Foretold, type Known, type Naming } from './know
 import { foretellAddMany, foretellBatch } from './batch';
 import { foretellMerge } from './merge';
 import { foretellTakeDown, foretellUnit, foretellUnitEdit } from './unit';
+import { foretellMoves } from './moves';
 import { foretellPlace, foretellSize } from './place';
 import { foretellAct } from './stock';
 import { foretellAdd, foretellEdit, foretellRemove, foretellVerdict } from './supply';
@@ -58,6 +59,10 @@ export function foretell({ route, of, body: given, id, at }: Command, known: Kno
     case 'placeHolding': {
       const { data } = routes.placeHolding.body.safeParse(given);
       return data ? foretellPlace(known, name, of, data) : null;
+    }
+    case 'moveHoldings': {
+      const { data } = routes.moveHoldings.body.safeParse(given);
+      return data ? foretellMoves(known, name, data) : null;
     }
     case 'sizeHolding': {
       const { data } = routes.sizeHolding.body.safeParse(given);

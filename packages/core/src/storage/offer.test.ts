@@ -130,3 +130,18 @@ test('a drawer where things lie loose is offered too, beside the nearest colour,
   const full = { unit: sized(5000), slots: [...slots, ...slots, ...slots, ...slots] };
   expect(offers(thing('#cc5560'), [full])).toEqual([]);
 });
+
+test('what takes the too much of a place comes right behind it, before what only has room', () => {
+  const [first = ''] = formsOfKind('sticker').find(({ id }) => id === 'sheet')?.keptIn ?? [];
+  const full = unit('full', first, ['#808080'], { rules: { kinds: ['sticker'] } });
+  const plain = unit('plain', 'large-pockets', ['#808080', null], {
+    rules: { kinds: ['sticker'] },
+    facts: {},
+  });
+  const over = unit('over', 'large-pockets', ['#ff0000', null], {
+    rules: { kinds: ['sticker'] },
+    facts: { overflowOf: 'full' },
+  });
+  const ids = offers(thing('#808080'), [full, plain, over]).map(({ unit: { id } }) => id);
+  expect(ids).toEqual(['over', 'plain']);
+});

@@ -45,6 +45,8 @@ export function offerSlots<U, T extends { readonly hex: string }>(
 ): Offer<U, T>[] {
   const lab = labOf(thing.hex);
   const { keptIn } = formOf(thing.supply.kind, thing.supply.form);
+  const templateOf = (id: string | undefined): string | undefined =>
+    id === undefined ? undefined : units.find(({ unit }) => unit.id === id)?.unit.facts.template;
   return units
     .flatMap(({ unit, slots }) => {
       const takes = (cell: number | null): boolean => {
@@ -60,7 +62,9 @@ export function offerSlots<U, T extends { readonly hex: string }>(
       const most = roomIn(unit);
       const taken = slots.filter((slot) => slot !== null).length;
       const made = keptIn.indexOf(unit.facts.template ?? '');
-      const rank = made >= 0 ? made : keptIn.length;
+      // What takes the too much of another comes right behind it.
+      const first = keptIn.indexOf(templateOf(unit.facts.overflowOf) ?? '');
+      const rank = made >= 0 ? made : first >= 0 ? first + 0.5 : keptIn.length;
       return [{ ...best, unit, open: most === null ? null : most - taken, made: made >= 0, rank }];
     })
     .sort((p, q) => p.rank - q.rank || p.cost - q.cost || (p.unit.id < q.unit.id ? -1 : 1))

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { formsOfKind } from '../kinds/registry';
 import { suits } from './mayLive';
 import { cellSorts } from './misfit';
-import { evenGrid } from './models/grid';
+import { areNeighbours, cellsBefore, evenGrid } from './models/grid';
 import { FILLINGS, type GridModel } from './models/gridSchema';
 import { holdsOf, type Model } from './models/models';
 import { modelSchema } from './models/modelSchema';
@@ -35,8 +35,15 @@ const grids = fc
     wallUm: fc.nat(5000),
     frontUm: fc.nat(40_000),
     filling: fc.constantFrom(...FILLINGS),
+    layers: fc.integer({ min: 1, max: 4 }),
   })
-  .map((given): GridModel => ({ model: 'grid', depthUm: 50_000, skipColumns: [], ...given }));
+  .map(({ layers, ...given }): GridModel => ({
+    model: 'grid',
+    depthUm: 50_000,
+    skipColumns: [],
+    ...given,
+    ...(layers > 1 ? { layers } : {}),
+  }));
 
 test('cells of any grid, equal or not, have addresses and boxes of their own, inside the unit, each filled once', () => {
   fc.assert(
@@ -57,6 +64,15 @@ test('cells of any grid, equal or not, have addresses and boxes of their own, in
     }),
     { numRuns: 60 },
   );
+});
+
+test('what stands behind is named by its turn, follows what stands before it, and waits for it', () => {
+  const model: GridModel = { ...evenGrid(2, 3, CELL), layers: 3 };
+  const holds = holdsOf(model);
+  expect([holds.cells, holds.order.slice(0, 4)]).toEqual([18, [0, 6, 12, 1]]);
+  expect([4, 10, 16].map((cell) => holds.address('B', cell))).toEqual(['B2·02', 'B2·02·2', 'B2·02·3']);
+  expect(cellsBefore(model, 16)).toEqual([10, 4]);
+  expect([areNeighbours(model, 4, 10), areNeighbours(model, 4, 16)]).toEqual([true, false]);
 });
 
 test('cells are filled row by row, column by column or as a snake, and skipped columns stay out', () => {

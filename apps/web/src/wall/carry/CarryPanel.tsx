@@ -1,4 +1,5 @@
 import { addressIn, HAND_ID } from '@red-shelf/core';
+import type { Place } from '@red-shelf/contract';
 import { useEffect, useRef } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { order, routes } from '../../api/client';
@@ -31,32 +32,41 @@ export interface CarryPanelProps {
   readonly onDone: () => void;
 }
 
+interface Move {
+  readonly id: string;
+  readonly version: number;
+  readonly place: Place;
+}
+const moveOf = ({ id, version }: Living['lot'], place: Place): Move => ({ id, version, place });
+
 /** What is in hand, what the place one points at says to it, and setting it down there. */
 export function CarryPanel({ stash, carried, choice, drops, onChoose, onDone }: CarryPanelProps) {
   const wide = useWide();
   const { aim, others } = useAim(stash, carried, choice);
-  const place = useChange(
-    ({ lot, unitId, cell }: { lot: Living['lot']; unitId: string; cell: number | null }) =>
-      order(routes.placeHolding, { id: lot.id, body: { version: lot.version, place: { unitId, cell } } }),
+  const place = useChange((moves: readonly Move[]) =>
+    moves.length === 1 && moves[0]
+      ? order(routes.placeHolding, { id: moves[0].id, body: moves[0] })
+      : order(routes.moveHoldings, { body: { moves: [...moves] } }),
   );
+  /** Everything at once is one change, and taken back as one. */
   const setDown = async ({ unit, plan }: Aim): Promise<void> => {
-    for (const { thing, cell } of plan.set) {
-      const { spot } = thing.lot;
-      // What is set down where it is already was never away.
-      const stays = spot?.unitId === unit.id && spot.cell === cell;
-      const done =
-        stays || (await place.mutateAsync({ lot: thing.lot, unitId: unit.id, cell }).catch(() => null));
-      if (!done) return;
-      letGoOf([thing.lot.id]);
-    }
+    // What is set down where it is already was never away.
+    const going = plan.set.filter(
+      ({ thing: { lot }, cell }) => lot.spot?.unitId !== unit.id || lot.spot.cell !== cell,
+    );
+    const moves = going.map(({ thing: { lot }, cell }) => moveOf(lot, { unitId: unit.id, cell }));
+    if (moves.length > 0 && !(await place.mutateAsync(moves).catch(() => null))) return;
+    letGoOf(plan.set.map(({ thing }) => thing.lot.id));
     onDone();
   };
   const go = (): void => {
     if (aim && aim.plan.set.length > 0 && !place.isPending) void setDown(aim);
   };
   const toBench = async (): Promise<void> => {
-    for (const { lot } of carried)
-      await place.mutateAsync({ lot, unitId: HAND_ID, cell: null }).catch(() => null);
+    const moves = carried
+      .filter(({ lot }) => lot.spot?.unitId !== HAND_ID)
+      .map(({ lot }) => moveOf(lot, { unitId: HAND_ID, cell: null }));
+    if (moves.length > 0) await place.mutateAsync(moves).catch(() => null);
     letGoOf();
   };
   const done = useRef(drops);

@@ -36,7 +36,11 @@ export function useAim(
       unit,
       slots: (contents.get(unit.id) ?? []).map((each) => each && { ...each, hex: each.supply.hex }),
     }));
-    return offerSlots({ ...refused, hex: refused.supply.hex }, units, room).slice(0, OFFERED);
-  }, [refused, stash, contents, room]);
+    const offers = offerSlots({ ...refused, hex: refused.supply.hex }, units, room);
+    // What is kept for the too much of this place is first.
+    const isOverflow = ({ unit }: (typeof offers)[number]): boolean =>
+      unit.facts.overflowOf === choice?.unitId;
+    return [...offers.filter(isOverflow), ...offers.filter((each) => !isOverflow(each))].slice(0, OFFERED);
+  }, [refused, stash, contents, room, choice]);
   return { aim, others };
 }

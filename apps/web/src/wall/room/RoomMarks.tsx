@@ -1,7 +1,7 @@
-import type { Reach, Standing } from '@red-shelf/core';
+import type { Busy, Reach, Standing } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
-import { REACH_SIGN } from '../../copy/room';
+import { REACH_SIGN, sayBusy } from '../../copy/room';
 import { colour, font } from '../../theme/tokens';
 import { Txt } from '../../ui/Txt';
 import { UM_A_PX } from './useZoom';
@@ -39,26 +39,38 @@ export function Tape({
   );
 }
 
+/** A word is put on what is at least so wide and high on the screen; a few, on more. */
+const ROOM_FOR_SIGN = { w: 70, h: 17 };
+const ROOM_FOR_WORDS = { w: 210, h: 34 };
+
 const TINT = { near: 0, mid: 0.35, far: 0.65 } as const;
 
-/** How far a unit is from the seat: shaded the more, the farther, and said where there is room. */
+/** How far a unit is from the seat: shaded the more, the farther, and said where there is room; and what is used most and never. */
 export function Tint({
   standing: { unit, box },
   k,
   reach,
+  busy,
 }: {
   readonly standing: Standing<UnitView>;
   readonly k: number;
   readonly reach: Reach['reach'];
+  /** What of it is used most, and never. */
+  readonly busy: Busy | undefined;
 }) {
-  if (unit.sort === 'piece' || reach === 'near') return null;
-  const [left, top, width, height] = [box.x, box.y, box.w, box.h].map((um) => um / UM_A_PX);
+  const [left = 0, top = 0, width = 0, height = 0] = [box.x, box.y, box.w, box.h].map((um) => um / UM_A_PX);
+  const has = (room: { w: number; h: number }): boolean => width * k > room.w && height * k > room.h;
+  const said = [
+    ...(has(ROOM_FOR_SIGN) ? [REACH_SIGN[reach]] : []),
+    ...(busy && has(ROOM_FOR_WORDS) ? sayBusy(busy) : []),
+  ].filter(Boolean);
+  if (unit.sort === 'piece' || (reach === 'near' && said.length === 0)) return null;
   return (
     <View style={[styles.tint, { left, top, width, height }]}>
       <View style={[styles.shade, { opacity: TINT[reach] }]} />
-      {(width ?? 0) * k > 70 && (
+      {said.length > 0 && (
         <Txt style={[styles.sign, { fontSize: 12 / k, lineHeight: 15 / k, padding: 2 / k }]}>
-          {REACH_SIGN[reach]}
+          {said.join(' · ')}
         </Txt>
       )}
     </View>

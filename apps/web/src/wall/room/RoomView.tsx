@@ -1,8 +1,8 @@
-import { reachesIn, sceneOf, type Box, type Standing } from '@red-shelf/core';
+import { busyIn, reachesIn, sceneOf, type Box, type Standing } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { useContents } from '../../api/contents';
+import { placedIn, useContents } from '../../api/contents';
 import type { Stash } from '../../api/queries';
 import type { SlotChoice } from '../../draw/UnitBlock';
 import { unitSize } from '../../draw/geometry';
@@ -60,6 +60,7 @@ export function RoomView({ stash, lit, choice, onChoose, covered }: RoomViewProp
   );
   const [tinted, setTinted] = useState(false);
   const reaches = useMemo(() => (tinted ? reachesIn(all) : null), [tinted, all]);
+  const busy = useMemo(() => (tinted ? busyIn(placedIn(stash)) : null), [tinted, stash]);
   const [outId, setOut] = useState<string | null>(null);
   const standing = scene.standing.find(({ unit }) => unit.id === choice?.unitId);
   const whole = { x: 0, y: 0, w: scene.w, h: scene.h };
@@ -128,6 +129,7 @@ export function RoomView({ stash, lit, choice, onChoose, covered }: RoomViewProp
                 standing={each}
                 k={seen.k}
                 reach={reaches.get(each.unit.id)?.reach ?? 'mid'}
+                busy={busy?.get(each.unit.id)}
               />
             ))}
           {seen && scene.standing.map((each) => <Tape key={each.unit.id} standing={each} k={seen.k} />)}
@@ -137,7 +139,9 @@ export function RoomView({ stash, lit, choice, onChoose, covered }: RoomViewProp
         <ZoomKey says="Nearer" sign="+" onPress={() => by(STEP)} />
         <ZoomKey says="Farther" sign="−" onPress={() => by(1 / STEP)} />
         <ZoomKey
-          says={tinted ? 'How far things are: switch off' : 'How far things are'}
+          says={
+            tinted ? 'How far things are, how much used: switch off' : 'How far things are, how much used'
+          }
           sign="↔"
           on={tinted}
           onPress={() => setTinted(!tinted)}

@@ -25,6 +25,7 @@ import { Txt } from '../../ui/Txt';
 import { useWide } from '../../ui/useWide';
 import { afterwards, Leaving } from './Leaving';
 import { LoadNote } from './LoadNote';
+import { Overflows } from './Overflows';
 import { PlacePhotos } from './PlacePhotos';
 import { Marks, PlaceCare } from './PlaceCare';
 import { readUnit, saidOf } from './said';
@@ -36,6 +37,7 @@ import { UnitPreview } from './UnitPreview';
 import { useUnitForm } from './useUnitForm';
 
 const FIRST = 'first';
+const NONE = 'none';
 const AT_THE_FRONT = 'at the front';
 const THE_ROOM = 'the room';
 const REACH_WORDS = { near: 'at hand', mid: 'a step away', far: 'deep storage' } as const;
@@ -50,6 +52,7 @@ const restSaid = z.object({
   marks: z.array(z.enum(PLACE_MARKS)),
   accepted: z.array(z.object({ rule: z.enum(CARE_IDS), because: z.string() })),
   photos: z.array(z.object({ id: z.string(), width: z.number(), height: z.number(), on: z.string() })),
+  overflowOf: z.string(),
   spotNames: z.array(z.object({ row: z.number(), column: z.number(), name: z.string() })),
 });
 
@@ -82,10 +85,11 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
     marks: unit.facts.marks ?? [],
     accepted: unit.facts.accepted ?? [],
     photos: unit.facts.photos ?? [],
+    overflowOf: unit.facts.overflowOf ?? NONE,
     spotNames: unit.facts.spotNames ?? [],
   });
   const place = useStanding(`${key}.place`, unit.facts, preferences.units);
-  const { after, parent, marks, accepted, photos, spotNames, ...stands } = rest.said;
+  const { after, parent, marks, accepted, photos, spotNames, overflowOf, ...stands } = rest.said;
   const facts = sparse(
     {
       ...withoutStanding(unit.facts),
@@ -93,6 +97,7 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
       ...stands,
       marks: marks.length > 0 ? marks : undefined,
       accepted: accepted.length > 0 ? accepted : undefined,
+      overflowOf: overflowOf === NONE ? undefined : overflowOf,
       photos: photos.length > 0 ? photos : undefined,
       spotNames: spotNames.length > 0 ? spotNames : undefined,
     },
@@ -192,6 +197,15 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
               options={[FIRST, ...others.map(({ id }) => id)]}
               say={titleOf}
             />
+            <ChoiceField
+              control={rest.control}
+              name="overflowOf"
+              label="It takes what is too much for"
+              folded
+              options={[NONE, ...others.map(({ id }) => id)]}
+              say={(id) => (id === NONE ? 'nothing else' : titleOf(id))}
+            />
+            <Overflows unit={unit} units={units} />
             <Marks value={marks} onChange={(next) => rest.set('marks', next)} />
             <PlaceCare
               accepted={accepted}

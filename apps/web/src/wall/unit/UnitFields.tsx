@@ -97,7 +97,7 @@ function Cells({ control }: { readonly control: Control<UnitSaid> }) {
       </View>
       <View style={styles.row}>
         <Field control={control} name="depth" label="Depth" hint="of one spot" />
-        <Field control={control} name="layers" label="Behind one another" />
+        <Field control={control} name="layers" label="Spots deep" hint="behind one another" />
         <Field control={control} name="wall" label="Walls between" />
         <Field control={control} name="front" label="Front hides" hint="of each row, from below" />
       </View>

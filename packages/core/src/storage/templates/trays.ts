@@ -4,6 +4,14 @@ import { cells, type UnitTemplate } from './make';
 /** More with cells: what lies, opens, hangs or is leafed through. */
 export const TRAYS: readonly UnitTemplate[] = [
   {
+    id: 'deep-bottle-grid',
+    name: 'Deep bottle grid',
+    holds: ['ink'],
+    end: 'cap',
+    // A front and a back spot in each cell.
+    model: { ...cells(4, 8, envelope(36, 122, 36), 3, 40), layers: 2 },
+  },
+  {
     id: 'turning-rack',
     name: 'Turning pad rack, one side',
     holds: ['ink'],
