@@ -4,8 +4,10 @@ import type {
   FACES,
   FIXINGS,
   GapFill,
+  GetIn,
   Load,
   OPENINGS,
+  PocketFit,
   TOLERANCES,
   WayStep,
 } from '@red-shelf/core';
@@ -109,6 +111,33 @@ export function sayLoad(load: Load, units: Units): string {
       return `${there}: about ${sayAboutMass(load.overMg, units)} more than it may bear. Take some elsewhere, the heaviest first.`;
   }
 }
+
+const SIDES = { too_wide: 'wide', too_high: 'high', too_deep: 'deep' } as const;
+
+/** Why a unit does not go into what it is to stand in. */
+export function sayNest(name: string, { because, refusals }: Extract<GetIn, { ok: false }>): string {
+  const over = listOf(
+    refusals.map(
+      ({ code, needUm, haveUm }) => `${Math.ceil((needUm - haveUm) / 1000)} mm too ${SIDES[code]}`,
+    ),
+  );
+  return because === 'too_large'
+    ? `It does not go into ${name} as measured: ${over}.`
+    : `It would stand in ${name}, but does not go in through its opening: ${over}.`;
+}
+
+/** What is cut off a sheet before it goes into a pocket. */
+export function sayTrim({ trimUm }: PocketFit, units: Units): string {
+  const off = [
+    ...(trimUm.widthUm > 0 ? [`${sayLength(trimUm.widthUm, units)} off its width`] : []),
+    ...(trimUm.heightUm > 0 ? [`${sayLength(trimUm.heightUm, units)} off its height`] : []),
+  ];
+  return `With ${listOf(off)} cut away it goes in. Look first at what is printed there.`;
+}
+
+/** How far a rod has to stand from the wall for what hangs there to turn. */
+export const sayProjection = (um: number, units: Units): string =>
+  ` For the largest spool to turn freely its middle stands ${sayLength(um, units)} from the wall.`;
 
 /** How far a rod sags under what hangs there, of wood and of steel, and whether it wants a brace. */
 export function saySag(wood: Estimate, steel: Estimate, brace: boolean, units: Units): string {

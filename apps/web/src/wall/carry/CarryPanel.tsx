@@ -1,4 +1,4 @@
-import { addressIn, HAND_ID } from '@red-shelf/core';
+import { addressIn, HAND_ID, trimFor } from '@red-shelf/core';
 import type { Place } from '@red-shelf/contract';
 import { useEffect, useRef } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
@@ -8,7 +8,7 @@ import { usePreferences, type Stash } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { sayFits, sayInHand, sayNo } from '../../copy/carry';
 import { sayWarning } from '../../copy/reasons';
-import { sayTolerance } from '../../copy/room';
+import { sayTolerance, sayTrim } from '../../copy/room';
 import { many } from '../../copy/words';
 import type { SlotChoice } from '../../draw/UnitBlock';
 import { colour, radius, space } from '../../theme/tokens';
@@ -139,6 +139,10 @@ function Verdict({ aim: { unit, cell, plan }, stash }: { readonly aim: Aim; read
   const warnings = new Map(
     plan.set.flatMap((each) => each.warnings.map((warning) => [sayWarning(warning, nameOf), warning])),
   );
+  const trimOf = (thing: Living): string => {
+    const trim = trimFor(thing, { unit, cell });
+    return trim ? sayTrim(trim, units) : '';
+  };
   const stays = first?.thing.lot.spot?.unitId === unit.id && first.thing.lot.spot.cell === first.cell;
   return (
     <>
@@ -149,7 +153,7 @@ function Verdict({ aim: { unit, cell, plan }, stash }: { readonly aim: Aim; read
       )}
       {plan.refused.map(({ thing, refusal }) => (
         <Note key={thing.lot.id} sort="attention">
-          {sayNo(thing.supply.name, address, refusal)}
+          {[sayNo(thing.supply.name, address, refusal), trimOf(thing)].filter(Boolean).join(' ')}
         </Note>
       ))}
       {[...warnings.keys()].map((said) => (

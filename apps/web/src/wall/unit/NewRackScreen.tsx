@@ -22,6 +22,7 @@ import { Note } from '../../ui/Note';
 import { Page } from '../../ui/Page';
 import { Waiting } from '../../ui/Waiting';
 import { useWide } from '../../ui/useWide';
+import { NestNote } from './NestNote';
 import { readUnit, saidOf } from './said';
 import { TemplateChoice } from './TemplateChoice';
 import { StandingFields, useStanding } from './StandingFields';
@@ -138,6 +139,10 @@ function NewRack({ start, name, parentId }: NewRackProps) {
                 }
               />
             )}
+            <NestNote
+              unit={{ ...drawn, facts: { ...drawn.facts, ...place.facts } }}
+              parent={within.find(({ id }) => id === parent)}
+            />
             <StandingFields form={place} sort="unit" model={drawn.model} within={parent !== ROOM_ID} />
             {add.error && <Note sort="error">{add.error.message}</Note>}
             <Caution id="heavy.new">{words.heavy}</Caution>

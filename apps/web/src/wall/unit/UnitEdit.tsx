@@ -25,6 +25,7 @@ import { Txt } from '../../ui/Txt';
 import { useWide } from '../../ui/useWide';
 import { afterwards, Leaving } from './Leaving';
 import { LoadNote } from './LoadNote';
+import { NestNote } from './NestNote';
 import { Overflows } from './Overflows';
 import { PlacePhotos } from './PlacePhotos';
 import { Marks, PlaceCare } from './PlaceCare';
@@ -188,6 +189,7 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
               options={[ROOM_ID, ...pieces.map(({ id }) => id), ...others.map(({ id }) => id)]}
               say={titleOf}
             />
+            <NestNote unit={planned} parent={[...pieces, ...others].find(({ id }) => id === parent)} />
             <StandingFields form={place} sort="unit" model={drawn.model} within={parent !== ROOM_ID} />
             <ChoiceField
               control={rest.control}

@@ -1,11 +1,11 @@
-import { holdsOf, placesIn, sag, wantsBrace, type Model } from '@red-shelf/core';
+import { bodyOf, holdsOf, placesIn, rodFit, sag, wantsBrace, type Model } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
 import { massIn, type Contents } from '../../api/contents';
 import { many } from '../../copy/words';
 import { sayLength, type Units } from '../../copy/measure';
 import { sayShared } from '../../copy/places';
-import { saySag } from '../../copy/room';
+import { sayProjection, saySag } from '../../copy/room';
 import { space } from '../../theme/tokens';
 import { Txt } from '../../ui/Txt';
 import { useWide } from '../../ui/useWide';
@@ -34,7 +34,7 @@ export function UnitPreview({ unit, contents, units }: UnitPreviewProps) {
   const said = shared
     ? `${inside} inside: ${sayShared(shared, units)}.`
     : `${many(placesIn(unit), 'slot')}, the first ${inside} inside; ${sayLength(size.w, units)} wide in all.`;
-  const sags = sayRod(unit.model, massIn(contents), units);
+  const sags = sayRod(unit.model, contents, units);
   return (
     <View style={styles.preview}>
       <UnitDrawing
@@ -48,13 +48,23 @@ export function UnitPreview({ unit, contents, units }: UnitPreviewProps) {
   );
 }
 
-/** How far a rod sags under what hangs on it; nothing for what is no rod, or bare. */
-function sayRod(model: Model, massMg: number, units: Units): string {
+/** How far a rod sags under what hangs on it, and how far from the wall it stands; nothing for what is no rod, or bare. */
+function sayRod(model: Model, contents: Contents, units: Units): string {
+  const massMg = massIn(contents);
   if (model.model !== 'run' || model.how !== 'rod' || !model.rodUm || massMg === 0) return '';
   const section = { shape: 'rod', diameterUm: model.rodUm } as const;
   const wood = sag({ section, material: 'hardwood' }, model.lengthUm, massMg);
   const steel = sag({ section, material: 'steel' }, model.lengthUm, massMg);
-  return saySag(wood, steel, wantsBrace(wood, model.lengthUm), units);
+  const spools = contents.flatMap((each) => {
+    if (!each) return [];
+    const { widthUm, heightUm, depthUm } = bodyOf(each.supply, each.lot).one;
+    return [{ widthUm: depthUm, outerUm: Math.max(widthUm, heightUm) }];
+  });
+  const rod = { lengthUm: model.lengthUm, diameterUm: model.rodUm, projectionUm: model.depthUm };
+  const { projectionNeededUm } = rodFit(spools, rod);
+  return (
+    saySag(wood, steel, wantsBrace(wood, model.lengthUm), units) + sayProjection(projectionNeededUm, units)
+  );
 }
 
 const styles = StyleSheet.create({ preview: { gap: space.s } });
