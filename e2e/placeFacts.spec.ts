@@ -87,3 +87,52 @@ test.describe('the room', () => {
       expect(grave.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
     });
 });
+
+interface Unit {
+  readonly id: string;
+  readonly version: number;
+  readonly name: string;
+  readonly model: object;
+  readonly rules: object;
+  readonly facts: object;
+}
+
+test('what is used much and stands far changes places with what is idle at hand, and one undo takes it back', async ({
+  page,
+  room,
+}) => {
+  const { request } = page;
+  const { units } = (await (await request.get(`${room.url}/api/wall`)).json()) as { units: Unit[] };
+  const rack = units.find(({ id }) => id === 'demo-000000')!;
+  const { version, name, model, rules, facts } = rack;
+  // The pads stand far away, and one nobody ever used stands at hand.
+  await request.put(`${room.url}/api/units/${rack.id}`, {
+    data: { version, name, model, rules, facts: { ...facts, reach: 'far' } },
+  });
+  const near = { name: 'Near rack', model, rules, facts: { reach: 'near' } };
+  const { unit } = (await (await request.post(`${room.url}/api/units`, { data: near })).json()) as {
+    unit: Unit;
+  };
+  const idle = {
+    kind: 'ink',
+    form: 'full-pad',
+    name: 'Idle Reed',
+    hex: '#4c9a52',
+    count: { items: 1, left: 60 },
+  };
+  const added = (await (await request.post(`${room.url}/api/supplies`, { data: idle })).json()) as {
+    supply: { holdings: { id: string; version: number }[] };
+  };
+  const [lot] = added.supply.holdings;
+  await request.put(`${room.url}/api/holdings/${lot!.id}/place`, {
+    data: { version: lot!.version, place: { unitId: unit.id, cell: 0 } },
+  });
+  await page.goto(`${room.url}/storage`);
+  const change = page.getByRole('button', { name: /^Change .* and Idle Reed$/ });
+  const busy = ((await change.getAttribute('aria-label')) ?? '').replace(/^Change (.*) and .*$/, '$1');
+  await change.click();
+  await expect(page.getByText('2 things moved.')).toBeVisible();
+  await expect(change).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: `Change ${busy} and Idle Reed` })).toBeVisible();
+});

@@ -113,6 +113,7 @@ export { cellAfter, stayIn } from './storage/stayIn';
 export { busyIn, type Busy } from './storage/room/busy';
 export { nestIn } from './storage/room/nest';
 export { trimFor } from './storage/trimFor';
+export { moreLike, type MoreOf } from './storage/room/more';
 export { signsIn, type Inside } from './storage/signs';
 export { lookFor, type LookOptions } from './storage/lookFor';
 export { poolFit, type LeftOver, type Pooled, type PoolFit } from './storage/pool';

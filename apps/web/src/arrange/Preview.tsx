@@ -16,6 +16,7 @@ import { UnitHead, useSayFilled } from '../draw/UnitBlock';
 import { UnitDrawing } from '../draw/UnitDrawing';
 import { Strip } from './Strip';
 import { breaksOf, sayVerdict } from './verdict';
+import { WouldSuffer } from './WouldSuffer';
 
 interface PreviewProps {
   readonly plan: ArrangePreview;
@@ -57,6 +58,7 @@ export function Preview({ plan, stash, children }: PreviewProps) {
           <Txt look="strong">{verdict.head}</Txt> {verdict.body}
         </Txt>
       </Note>
+      <WouldSuffer plan={plan} stash={stash} />
       {children}
       <Sides plan={plan} stash={stash} />
       {leftOver.length > 0 && (

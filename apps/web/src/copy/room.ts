@@ -112,6 +112,25 @@ export function sayLoad(load: Load, units: Units): string {
   }
 }
 
+/** How many more of the same would find room and where, how many are spare, and whether more can be bought. */
+export function sayMoreLike(
+  room: readonly { readonly name: string; readonly count: number }[],
+  spare: number,
+  noLongerSold: boolean,
+): string {
+  const total = room.reduce((sum, { count }) => sum + count, 0);
+  const where = room.map(({ name, count }) => `${count} in ${name}`);
+  return [
+    total > 0 ? `${many(total, 'more like it finds', 'more like it find')} room: ${listOf(where)}.` : '',
+    spare > 0 ? `${many(spare, 'of its sort is', 'of its sort are')} spare.` : '',
+    noLongerSold
+      ? `It is no longer sold${total > spare ? `: ${many(total - spare, 'more')} would have to be found while they can be` : ''}.`
+      : '',
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
+
 const SIDES = { too_wide: 'wide', too_high: 'high', too_deep: 'deep' } as const;
 
 /** Why a unit does not go into what it is to stand in. */

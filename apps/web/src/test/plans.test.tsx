@@ -81,6 +81,26 @@ test('arranging shows now and planned with figures, says what is left over and w
   });
 });
 
+test('before anything is arranged the rules are asked: what comes to a bad place is named, but for what is left so', async () => {
+  const solvent = { attributes: { chemistry: 'permanent solvent' } };
+  const supplies = SUPPLIES.map((each) => ({ ...each, facts: solvent }));
+  const wall = (facts: object) => ({
+    'GET /api/supplies': { supplies },
+    'GET /api/wall': { roomName: 'Attic', units: [unit({ facts: { marks: ['heat'], ...facts } })] },
+    'POST /api/arrange/preview': PREVIEW,
+  });
+  fakeServer(wall({}));
+  const { unmount } = show(<ArrangeScreen />);
+  expect(await screen.findByText(/^In B Pad rack: .*there is heat near/)).toBeTruthy();
+  // What stands there already is not what the plan does.
+  expect(screen.getByText('Kiln Door and Dry Well')).toBeTruthy();
+  unmount();
+  fakeServer(wall({ accepted: [{ rule: 'heat and fumes', because: 'only in winter' }] }));
+  show(<ArrangeScreen />);
+  expect(await screen.findByText('1 thing more in place.')).toBeTruthy();
+  expect(screen.queryByText(/there is heat near/)).toBeNull();
+});
+
 test('choosing a kind chooses the racks made for it; without any there is nothing to preview', async () => {
   const sent = fakeServer({ ...STASH, 'POST /api/arrange/preview': PREVIEW });
   show(<ArrangeScreen />);

@@ -89,6 +89,8 @@ export const unitFactsSchema = z.strictObject({
   opens: z.enum(OPENINGS).optional(),
   /** One sits at it: what is at hand is at hand from here. */
   seat: z.boolean().optional(),
+  /** Its maker sells it no longer: another one has to be found. */
+  noLongerSold: z.boolean().optional(),
   /** It lies upon what else is in there, and is lifted first. */
   covers: z.boolean().optional(),
   /** Whether what is in it is to be seen from the room; what stands in it likewise. */

@@ -25,6 +25,7 @@ import { Txt } from '../../ui/Txt';
 import { useWide } from '../../ui/useWide';
 import { afterwards, Leaving } from './Leaving';
 import { LoadNote } from './LoadNote';
+import { MoreLikeIt } from './MoreLikeIt';
 import { NestNote } from './NestNote';
 import { Overflows } from './Overflows';
 import { PlacePhotos } from './PlacePhotos';
@@ -243,6 +244,7 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
               label="Put up another like it"
               onPress={() => router.push({ pathname: '/rack', params: { like: unit.id } })}
             />
+            <MoreLikeIt unit={planned} all={[...pieces, ...units]} />
             <Labels unit={unit} slots={slots} />
           </>
         }

@@ -18,11 +18,22 @@ export interface StandingSaid {
   readonly lies: boolean;
   readonly covers: boolean;
   readonly seat: boolean;
+  readonly noLongerSold: boolean;
 }
 /** The facts that are said here. */
 type Said = Pick<
   UnitFacts,
-  'pose' | 'outsideUm' | 'bearsMg' | 'fixedTo' | 'opens' | 'tolerance' | 'face' | 'lies' | 'covers' | 'seat'
+  | 'pose'
+  | 'outsideUm'
+  | 'bearsMg'
+  | 'fixedTo'
+  | 'opens'
+  | 'tolerance'
+  | 'face'
+  | 'lies'
+  | 'covers'
+  | 'seat'
+  | 'noLongerSold'
 >;
 
 const sayMeasure = (um: number | undefined, units: Units): string =>
@@ -43,6 +54,7 @@ export const saidStanding = (facts: Said, units: Units): StandingSaid => ({
   lies: facts.lies ?? false,
   covers: facts.covers ?? false,
   seat: facts.seat ?? false,
+  noLongerSold: facts.noLongerSold ?? false,
 });
 
 const oneOf = <T extends string>(options: readonly T[], word: string): T | undefined =>
@@ -66,6 +78,7 @@ export const standingSchema = (units: Units) =>
       lies: z.boolean(),
       covers: z.boolean(),
       seat: z.boolean(),
+      noLongerSold: z.boolean(),
     })
     .transform((said, ctx): Said => {
       const measure = (field: 'along' | 'up' | 'width' | 'height' | 'depth'): number | undefined => {
@@ -104,11 +117,25 @@ export const standingSchema = (units: Units) =>
         ...(said.lies ? { lies: true } : {}),
         ...(said.covers ? { covers: true } : {}),
         ...(said.seat ? { seat: true } : {}),
+        ...(said.noLongerSold ? { noLongerSold: true } : {}),
       };
     });
 
 /** Facts without what is said here, to be said anew. */
 export function withoutStanding(facts: UnitFacts): UnitFacts {
-  const { pose, outsideUm, bearsMg, fixedTo, opens, tolerance, face, lies, covers, seat, ...rest } = facts;
+  const {
+    pose,
+    outsideUm,
+    bearsMg,
+    fixedTo,
+    opens,
+    tolerance,
+    face,
+    lies,
+    covers,
+    seat,
+    noLongerSold,
+    ...rest
+  } = facts;
   return rest;
 }
