@@ -58,7 +58,7 @@ test('what a person does everywhere is said once, and minded again when that is 
   room,
 }) => {
   await page.goto(`${room.url}/storage?unit=demo-paper-drawer`);
-  await expect(page.getByText(/^Lying, paper stays flat/)).toBeVisible();
+  await expect(page.getByText(/^In a pile paper stays flat/)).toBeVisible();
   await page.getByRole('button', { name: 'I keep them so everywhere' }).first().click();
   await expect(page.getByText(/You keep them so everywhere\.$/)).toBeVisible();
   await page.reload();

@@ -15,14 +15,15 @@ for (const [name, size, scheme] of [['phone', { width: 390, height: 844 }, 'ligh
   const shot = async (what: string, full = false) => { await page.waitForTimeout(900); await page.screenshot({ path: `/tmp/zz-${what}-${name}.png`, fullPage: full }); };
   await page.goto(`${url}/`);
   await page.waitForTimeout(1500);
-  const tint = page.getByRole('button', { name: /^How far things are/ });
-  if (await tint.count()) { await tint.click(); }
+  const room = page.getByRole('radio', { name: 'room' }).or(page.getByRole('button', { name: 'room', exact: true })).first();
+  await room.click(); await page.waitForTimeout(1500);
+  await page.getByRole('button', { name: /^How far things are/ }).click();
   await shot('room');
-  await page.goto(`${url}/bench/kits`); await shot('kits');
+  await page.goto(`${url}/storage?unit=demo-paper-drawer`); await shot('paper');
+  await page.getByText(/Lying, paper/).scrollIntoViewIfNeeded(); await shot('paper2');
   await page.goto(`${url}/storage?unit=demo-000000`);
-  await page.getByText('Names of one').first().waitFor({ timeout: 2000 }).catch(() => {});
-  await shot('unit');
-  await page.getByText('Photos', { exact: true }).scrollIntoViewIfNeeded(); await shot('unit2');
+  await page.getByText('Its own name').first().scrollIntoViewIfNeeded(); await page.mouse.wheel(0, 300); await shot('unit');
+  await page.goto(`${url}/storage?unit=demo-rod`); await shot('rod');
 }
 await browser.close();
 server.kill();

@@ -50,7 +50,7 @@ const CARE_WORDS: Readonly<Record<CareId, { readonly why: string; readonly act: 
     act: 'Let it lie level, or keep to what its maker says.',
   },
   'paper lies': {
-    why: 'Lying, paper stays flat, but what is below is lifted for and forgotten',
+    why: 'In a pile paper stays flat, and what is below is forgotten',
     act: 'Standing between dividers it can be leafed through; leaning, it curls. Keep to the way you like.',
   },
   'liquid above paper': {

@@ -8,13 +8,14 @@ import {
   useSensors,
   type DragMoveEvent,
 } from '@dnd-kit/core';
-import { useRef, useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { useContents } from '../../api/contents';
 import type { Stash } from '../../api/queries';
 import type { SlotChoice } from '../../draw/UnitBlock';
 import { Swatch } from '../../ui/Swatch';
 import { lift, useCarried } from './carried';
+import { dragging } from './dragging';
 import { pointedAt } from './pointedAt';
 
 interface DragGroundProps {
@@ -48,6 +49,7 @@ export function DragGround({ stash, onAim, onDrop, children }: DragGroundProps) 
     <DndContext
       sensors={sensors}
       onDragStart={({ activatorEvent }) => {
+        dragging.now = true;
         const at = under({ activatorEvent, delta: { x: 0, y: 0 } });
         const living = at && contents.get(at.unitId)?.[at.slot];
         setDragged(living ? { hex: living.supply.hex, lotId: living.lot.id } : null);
@@ -63,13 +65,17 @@ export function DragGround({ stash, onAim, onDrop, children }: DragGroundProps) 
         onAim(at);
       }}
       onDragEnd={(event) => {
+        dragging.now = false;
         setDragged(null);
         const at = dragged && under(event);
         if (!at) return;
         onAim(at);
         onDrop();
       }}
-      onDragCancel={() => setDragged(null)}
+      onDragCancel={() => {
+        dragging.now = false;
+        setDragged(null);
+      }}
     >
       <Ground>{children}</Ground>
       <DragOverlay dropAnimation={null}>
@@ -86,10 +92,25 @@ export function DragGround({ stash, onAim, onDrop, children }: DragGroundProps) 
 }
 
 function Ground({ children }: { readonly children: ReactNode }) {
-  const { setNodeRef, listeners } = useDraggable({ id: 'wall' });
+  const { setNodeRef, listeners: { onTouchStart, ...listeners } = {} } = useDraggable({ id: 'wall' });
+  const ground = useRef<HTMLElement | null>(null);
+  const touched = useRef(onTouchStart);
+  useEffect(() => {
+    touched.current = onTouchStart;
+  });
+  // Heard on its way down: what moves the room keeps a touch to itself once it has it.
+  useEffect(() => {
+    const node = ground.current;
+    const hear = (nativeEvent: TouchEvent): unknown => touched.current?.({ nativeEvent });
+    node?.addEventListener('touchstart', hear, { capture: true, passive: true });
+    return () => node?.removeEventListener('touchstart', hear, { capture: true });
+  }, []);
   return (
     <View
-      ref={(view) => setNodeRef(view as unknown as HTMLElement | null)}
+      ref={(view) => {
+        ground.current = view as unknown as HTMLElement | null;
+        setNodeRef(ground.current);
+      }}
       style={{ flex: 1, minHeight: 0, minWidth: 0 }}
       {...listeners}
     >

@@ -4,6 +4,7 @@ import 'd3-transition';
 import { zoom, zoomIdentity, type D3ZoomEvent, type ZoomBehavior, type ZoomTransform } from 'd3-zoom';
 import { startTransition, useEffect, useMemo, useRef, useState } from 'react';
 import type { View } from 'react-native';
+import { dragging } from '../carry/dragging';
 
 /** The world is laid out at this many µm a px; zooming only moves and stretches it. */
 export const UM_A_PX = 1000;
@@ -13,6 +14,9 @@ const MARGIN_PX = 40;
 const FILLS = 0.92;
 const WALK = 2.4;
 const GLIDE_MS = 260;
+/** The keys at the right end lie over nothing where there is room beside them. */
+const KEYS = { from: 700, px: 72 };
+const clearOf = ({ width }: Extent): number => (width >= KEYS.from ? width - KEYS.px : width);
 
 export interface Seen {
   /** px on the screen for one of the world. */
@@ -36,12 +40,16 @@ export function useZoom(world: Extent) {
   /** Where one looks: kept when a panel takes some of the view. */
   const looked = useRef<ZoomTransform | null>(null);
   const behaviour = useRef<ZoomBehavior<HTMLElement, unknown> | null>(null);
-  const fit = Math.min(view.width / (world.width + MARGIN_PX), view.height / (world.height + MARGIN_PX));
+  const fit = Math.min(clearOf(view) / (world.width + MARGIN_PX), view.height / (world.height + MARGIN_PX));
   useEffect(() => {
     const element = viewRef.current as unknown as HTMLElement | null;
     const moved = worldRef.current as unknown as HTMLElement | null;
     if (!element || !moved || !(fit > 0)) return undefined;
     moved.style.transformOrigin = '0 0';
+    const keep = (event: TouchEvent): void => {
+      if (dragging.now) event.stopPropagation();
+    };
+    moved.addEventListener('touchmove', keep);
     const made = zoom<HTMLElement, unknown>()
       .extent([
         [0, 0],
@@ -81,7 +89,7 @@ export function useZoom(world: Extent) {
     const k = view.width < view.height ? Math.max(fit, Math.min(high, fit * WALK)) : fit;
     const start = zoomIdentity
       .translate(
-        k > fit ? MARGIN_PX / 2 : (view.width - world.width * k) / 2,
+        k > fit ? MARGIN_PX / 2 : (clearOf(view) - world.width * k) / 2,
         (view.height - world.height * k) / 2,
       )
       .scale(k);
@@ -89,6 +97,7 @@ export function useZoom(world: Extent) {
     behaviour.current = made;
     return () => {
       selection.on('.zoom', null);
+      moved.removeEventListener('touchmove', keep);
     };
     // A room that grows by a rack does not throw the view back.
   }, [view.width, view.height, world.width, world.height, fit]);
@@ -112,10 +121,12 @@ export function useZoom(world: Extent) {
         on((made, gliding) => {
           const [px, py, pw, ph] = [x, y, w, h].map((um) => um / UM_A_PX) as [number, number, number, number];
           const high = Math.max(view.height - covered, view.height / 5);
-          const k = Math.min(MOST, FILLS * Math.min(view.width / pw, high / ph));
+          const k = Math.min(MOST, FILLS * Math.min(clearOf(view) / pw, high / ph));
           made.transform(
             gliding,
-            zoomIdentity.translate(view.width / 2 - (px + pw / 2) * k, high / 2 - (py + ph / 2) * k).scale(k),
+            zoomIdentity
+              .translate(clearOf(view) / 2 - (px + pw / 2) * k, high / 2 - (py + ph / 2) * k)
+              .scale(k),
           );
         }),
     };

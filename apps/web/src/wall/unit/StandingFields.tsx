@@ -52,10 +52,11 @@ export function StandingFields({ form, sort, model, within }: StandingFieldsProp
         <Field control={control} name="up" label={within ? 'From the bottom' : 'From the floor'} />
         {!within && <Field control={control} name="wall" label="Which wall" hint="where there are several" />}
       </View>
+      <Txt look="quiet">Its outside, where that was measured</Txt>
       <View style={styles.row}>
-        <Field control={control} name="width" label="Outside width" />
-        <Field control={control} name="height" label="Outside height" />
-        <Field control={control} name="depth" label="Outside depth" />
+        <Field control={control} name="width" label="Width" says="Outside width" />
+        <Field control={control} name="height" label="Height" says="Outside height" />
+        <Field control={control} name="depth" label="Depth" says="Outside depth" />
         <Field control={control} name="bears" label="It may bear" hint="as its maker says, such as 15 kg" />
       </View>
       <ChoiceField
