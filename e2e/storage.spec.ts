@@ -28,6 +28,13 @@ test('a rack’s labels are printed to size, are known to be true, and grow old 
   await expect(
     page.getByRole('link', { name: 'E Sticker album' }).getByText('labels out of date'),
   ).toBeVisible();
+  // Only the one that says something else is printed again.
+  await page.getByRole('link', { name: 'E Sticker album' }).click();
+  const again = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Print the 1 label that changed' }).click();
+  const one = await PDFDocument.load(readFileSync(await (await again).path()));
+  expect(one.getPageCount()).toBe(1);
+  await expect(page.getByText(/^Printed on .*, and still true\.$/)).toBeVisible();
 });
 
 test('a spare rack comes back to the wall, a worn one is put away, and undo brings it back', async ({

@@ -114,6 +114,7 @@ export { busyIn, type Busy } from './storage/room/busy';
 export { nestIn } from './storage/room/nest';
 export { trimFor } from './storage/trimFor';
 export { moreLike, type MoreOf } from './storage/room/more';
+export { onTopOf } from './storage/room/onTop';
 export { signsIn, type Inside } from './storage/signs';
 export { lookFor, type LookOptions } from './storage/lookFor';
 export { poolFit, type LeftOver, type Pooled, type PoolFit } from './storage/pool';
@@ -159,10 +160,18 @@ export {
   TOLERANCES,
   unitFactsSchema,
   unitRulesSchema,
+  type Pose,
   type UnitFacts,
   type UnitRules,
 } from './storage/unitFacts';
-export { labelPrint, slotLabels, type Labelled, type SlotLabel } from './storage/labels';
+export {
+  changedLabels,
+  labelPrint,
+  labelPrints,
+  slotLabels,
+  type Labelled,
+  type SlotLabel,
+} from './storage/labels';
 export { misfits, type Misfit } from './storage/misfit';
 export { isTooMany, sparesOf } from './stock/spares';
 export { isLow, isUnused, useOf } from './stock/usage';

@@ -44,18 +44,35 @@ export function slotLabels(unit: Addressed, contents: readonly (Labelled | null)
 const FNV_OFFSET = 0x811c9dc5;
 const FNV_PRIME = 0x01000193;
 
-/**
- * A short name for what a unit's labels say, so that labels which no longer say what is there can be told.
- * FNV-1a, 32 bit (Fowler, Noll and Vo), twice over from two starts.
- */
+/** FNV-1a, 32 bit (Fowler, Noll and Vo). */
+function hash(text: string, start: number): string {
+  let h = start;
+  for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), FNV_PRIME);
+  return (h >>> 0).toString(16).padStart(8, '0');
+}
+const textOf = ({ address, name, detail, lot }: SlotLabel): string =>
+  `${address}|${name}|${detail}${lot && `|${lot}`}`;
+
+/** A short name for what a unit's labels say, so that labels which no longer say what is there can be told. */
 export function labelPrint(labels: readonly SlotLabel[]): string {
-  const text = labels
-    .map(({ address, name, detail, lot }) => `${address}|${name}|${detail}${lot && `|${lot}`}`)
-    .join('\n');
-  const hash = (start: number): string => {
-    let h = start;
-    for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), FNV_PRIME);
-    return (h >>> 0).toString(16).padStart(8, '0');
-  };
-  return hash(FNV_OFFSET) + hash(FNV_OFFSET ^ FNV_PRIME);
+  const text = labels.map(textOf).join('\n');
+  return hash(text, FNV_OFFSET) + hash(text, FNV_OFFSET ^ FNV_PRIME);
+}
+
+/** The same of every single one, by its address; of several at one address, of all of them. */
+export function labelPrints(labels: readonly SlotLabel[]): Readonly<Record<string, string>> {
+  const texts = new Map<string, string>();
+  for (const label of labels)
+    texts.set(label.address, [texts.get(label.address), textOf(label)].filter(Boolean).join('\n'));
+  return Object.fromEntries([...texts].map(([address, text]) => [address, hash(text, FNV_OFFSET)]));
+}
+
+/** Labels that say something else than what was printed, or were never printed; all of them where nobody knows. */
+export function changedLabels(
+  labels: readonly SlotLabel[],
+  printed: Readonly<Record<string, string>> | undefined,
+): readonly SlotLabel[] {
+  if (!printed) return labels;
+  const now = labelPrints(labels);
+  return labels.filter(({ address }) => printed[address] !== now[address]);
 }

@@ -1,4 +1,4 @@
-import { labelPrint, slotLabels } from './labels';
+import { changedLabels, labelPrint, labelPrints, slotLabels } from './labels';
 import { painOf } from './pain';
 import { evenGrid } from './models/grid';
 import type { GridModel } from './models/gridSchema';
@@ -51,6 +51,11 @@ test('labels name every slot, and their print changes with what they say, not wi
   expect(labelPrint(slotLabels(UNIT, [item('Reed', 'red', 0), null]))).toBe(print);
   expect(labelPrint(slotLabels(UNIT, [null, item('Reed', 'green')]))).not.toBe(print);
   expect(labelPrint(slotLabels(UNIT, [{ ...item('Reed', 'green'), lot: 'scraps' }, null]))).not.toBe(print);
+  const each = labelPrints(labels);
+  expect(changedLabels(labels, each)).toEqual([]);
+  const now = slotLabels(UNIT, [item('Reed', 'green'), item('Moss', 'green')]);
+  expect(changedLabels(now, each).map(({ address }) => address)).toEqual(['B1·02']);
+  expect(changedLabels(now, undefined)).toBe(now);
 });
 
 test('order is judged the way the place is filled, and not at all where it is sorted by something else', () => {

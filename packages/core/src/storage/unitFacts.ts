@@ -130,7 +130,13 @@ export const unitFactsSchema = z.strictObject({
     )
     .max(12, 'At most 12 photos.')
     .optional(),
-  /** When labels were printed, and what they said (`labelPrint`). */
-  labelled: z.object({ on: z.iso.date(), print: z.string().max(64) }).optional(),
+  /** When labels were printed, and what they said: all of them (`labelPrint`) and each by its address (`labelPrints`). */
+  labelled: z
+    .object({
+      on: z.iso.date(),
+      print: z.string().max(64),
+      each: z.record(z.string().max(40), z.string().max(8)).optional(),
+    })
+    .optional(),
 });
 export type UnitFacts = z.infer<typeof unitFactsSchema>;

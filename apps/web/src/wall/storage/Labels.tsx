@@ -1,4 +1,11 @@
-import { labelPrint, slotLabels, type Model } from '@red-shelf/core';
+import {
+  changedLabels,
+  labelPrint,
+  labelPrints,
+  slotLabels,
+  type Model,
+  type SlotLabel,
+} from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
@@ -38,6 +45,10 @@ const labelSaid = (units: Units) =>
     ),
     paper: z.enum(PAPERS),
   });
+interface Printed {
+  readonly print: string;
+  readonly each: Readonly<Record<string, string>>;
+}
 type LabelSaid = z.output<ReturnType<typeof labelSaid>>;
 
 /** Labels of one unit, drawn to size for printing; printing them notes what they said, so that old ones are known. */
@@ -50,16 +61,20 @@ export function Labels({ unit, slots }: { readonly unit: UnitView; readonly slot
   });
   const [busy, setBusy] = useState(false);
   const [failure, setFailure] = useState<string | null>(null);
-  const note = useChange(({ print, model }: { print: string; model: Model }) => {
+  const note = useChange(({ print, each, model }: Printed & { model: Model }) => {
     const { version, name, rules, parentId, facts: known } = unit;
-    const facts = { ...known, labelled: { on: format(new Date(), 'yyyy-MM-dd'), print } };
+    const facts = { ...known, labelled: { on: format(new Date(), 'yyyy-MM-dd'), print, each } };
     const body = { version, name, rules, model, facts, ...(parentId ? { parentId } : {}) };
     return order(routes.editUnit, { id: unit.id, body });
   });
   const labels = slotLabels(unit, labelled(slots));
   const printed = unit.facts.labelled;
   const old = printed && printed.print !== labelPrint(labels);
-  const draw = async ({ size: { widthUm, heightUm }, paper }: LabelSaid): Promise<void> => {
+  const changed = old ? changedLabels(labels, printed.each) : [];
+  const draw = async (
+    some: readonly SlotLabel[],
+    { size: { widthUm, heightUm }, paper }: LabelSaid,
+  ): Promise<void> => {
     const mm = { widthMm: widthUm / UM_PER_MM, heightMm: heightUm / UM_PER_MM };
     // Loaded when labels are made, so that nobody else waits for it.
     const { labelPdf, labelsOnPage } = await import('./labelPdf');
@@ -67,16 +82,16 @@ export function Labels({ unit, slots }: { readonly unit: UnitView; readonly slot
     const { columns, rows } = labelsOnPage(mm, sheet);
     if (columns === 0 || rows === 0)
       return ask.refuse('size', `A label that large does not fit on ${paper}.`);
-    const pdf = (await labelPdf(labels, mm, sheet)) as BlobPart;
+    const pdf = (await labelPdf(some, mm, sheet)) as BlobPart;
     saveFile(new Blob([pdf], { type: 'application/pdf' }), `labels-${unit.label}.pdf`);
-    if (unit.model) note.mutate({ print: labelPrint(labels), model: unit.model });
+    if (unit.model) note.mutate({ print: labelPrint(labels), each: labelPrints(labels), model: unit.model });
     return undefined;
   };
-  const print = (): void =>
+  const print = (some: readonly SlotLabel[]): void =>
     ask.submit(async (said) => {
       setBusy(true);
       setFailure(null);
-      await draw(said).catch(() => setFailure(NOT_DRAWN));
+      await draw(some, said).catch(() => setFailure(NOT_DRAWN));
       setBusy(false);
       // The labels of this rack are those of the next.
       return false;
@@ -96,7 +111,15 @@ export function Labels({ unit, slots }: { readonly unit: UnitView; readonly slot
       </View>
       <ChoiceField control={ask.control} name="paper" label="On" options={PAPERS} />
       {failure && <Note sort="error">{failure}</Note>}
-      <Button label={`Print ${many(labels.length, 'label')}`} busy={busy} onPress={print} />
+      {changed.length > 0 && changed.length < labels.length && (
+        <Button
+          label={`Print the ${many(changed.length, 'label')} that changed`}
+          main
+          busy={busy}
+          onPress={() => print(changed)}
+        />
+      )}
+      <Button label={`Print ${many(labels.length, 'label')}`} busy={busy} onPress={() => print(labels)} />
     </View>
   );
 }

@@ -1,8 +1,8 @@
 import { FACES, FIXINGS, OPENINGS, TOLERANCES, type Model } from '@red-shelf/core';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { UnitFacts } from '@red-shelf/core';
-import type { Units } from '../../copy/measure';
+import type { Pose, UnitFacts } from '@red-shelf/core';
+import { sayLength, type Units } from '../../copy/measure';
 import { FACE_WORDS, FIXING_WORDS, OPENING_WORDS, TOLERANCE_WORDS } from '../../copy/room';
 import { ChoiceField } from '../../form/bound';
 import { useAsk } from '../../form/useAsk';
@@ -17,7 +17,13 @@ export function useStanding(name: string, facts: UnitFacts, units: Units) {
   const schema = useMemo(() => standingSchema(units), [units]);
   const ask = useAsk(name, schema, saidStanding(facts, units), { live: true });
   const read = schema.safeParse(ask.said);
-  return { ...ask, facts: read.success ? read.data : null };
+  /** Fills in where it stands. */
+  const stand = ({ wall = '', alongUm, upUm }: Pose): void => {
+    ask.set('wall', wall);
+    ask.set('along', alongUm === undefined ? '' : sayLength(alongUm, units));
+    ask.set('up', upUm === undefined ? '' : sayLength(upUm, units));
+  };
+  return { ...ask, facts: read.success ? read.data : null, stand };
 }
 
 interface StandingFieldsProps {

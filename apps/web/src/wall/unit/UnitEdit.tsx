@@ -31,6 +31,7 @@ import { Overflows } from './Overflows';
 import { PlacePhotos } from './PlacePhotos';
 import { Marks, PlaceCare } from './PlaceCare';
 import { readUnit, saidOf } from './said';
+import { StackOn } from './StackOn';
 import { SpotNames } from './SpotNames';
 import { StandingFields, useStanding } from './StandingFields';
 import { withoutStanding } from './standing';
@@ -189,6 +190,14 @@ export function UnitEdit({ unit, units, pieces, slots }: UnitEditProps) {
               folded
               options={[ROOM_ID, ...pieces.map(({ id }) => id), ...others.map(({ id }) => id)]}
               say={titleOf}
+            />
+            <StackOn
+              others={[...pieces, ...others].filter(({ parentId }) => parentId !== unit.id)}
+              all={[...pieces, ...units]}
+              onStack={({ parentId, pose }) => {
+                rest.set('parent', parentId);
+                place.stand(pose);
+              }}
             />
             <NestNote unit={planned} parent={[...pieces, ...others].find(({ id }) => id === parent)} />
             <StandingFields form={place} sort="unit" model={drawn.model} within={parent !== ROOM_ID} />
