@@ -96,6 +96,7 @@ export { gridIn, type CellCount } from './fit/cells';
 export { runCount, type RunCount, type RunOptions } from './fit/run';
 export { stackCount, stackHeight, type StackOptions } from './fit/stack';
 export { pocketFit, smallestPocket, type PocketFit, type PocketOptions } from './fit/pocket';
+export { pagesFor, woundAcross, woundOnCard } from './fit/winding';
 export { comesOff, rodFit, type Rod, type RodFit, type RodRefusal, type RodSpool } from './fit/rod';
 export { MODULUS_MPA, sag, wantsBrace, type BeamMaterial, type BeamSection } from './fit/beam';
 export { loadOn, type Load } from './fit/load';

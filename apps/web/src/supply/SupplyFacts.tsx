@@ -18,6 +18,7 @@ import { FamilyAsk } from '../form/FamilyAsk';
 import { Lots } from './Lots';
 import { PlaceOffers } from './PlaceOffers';
 import { useSupplyChange } from '../api/useSupplyChange';
+import { windingLines } from './winding';
 
 /** What is known of a supply, in the order one asks: what, where, how much, which colour, what else. */
 export function SupplyFacts({
@@ -156,6 +157,7 @@ function Details({ supply, units }: { readonly supply: SupplyView; readonly unit
     ...(facts.acquiredOn ? [['Acquired', day(facts.acquiredOn)] as const] : []),
     ...(facts.openedOn ? [['Opened', day(facts.openedOn)] as const] : []),
     ...(facts.barcode ? [['Barcode', facts.barcode] as const] : []),
+    ...windingLines(supply, units),
     ...keepingLines(supply, units),
   ];
   return (
