@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
@@ -202,17 +202,63 @@ const killedAfter = (file: string, ms: number): Promise<void> =>
     child.on('exit', () => resolve());
   });
 
-test.each([0, 1, 2])(
+/** Projects by name, with what each keeps back of what. */
+const projectsOf = async ({ http }: World) =>
+  ((await http.get('/api/records').expect(200)).body.records as RecordView[]).flatMap(({ body }) =>
+    body.sort === 'group' && body.what === 'project' ? [[body.name, body.members] as const] : [],
+  );
+
+/** Turns a file of today back into one of shape 6: what a document replaced is whole, what is put aside stands in facts. */
+async function asSixth(file: string, pad: string): Promise<void> {
+  const db = createClient({ url: pathToFileURL(file).href });
+  await db.executeMultiple(`
+    CREATE TABLE snapshots (id text PRIMARY KEY NOT NULL, at text NOT NULL, document text NOT NULL);
+    INSERT INTO snapshots SELECT id, '', group_concat(piece, '') FROM snapshot_pieces GROUP BY id ORDER BY n;
+    DROP TABLE snapshot_pieces;
+    DELETE FROM settings WHERE key = 'asideBy';
+    DELETE FROM __drizzle_migrations WHERE created_at > 1795724000000;
+  `);
+  await db.execute({
+    sql: 'UPDATE supplies SET facts = ? WHERE id = ?',
+    args: [JSON.stringify({ reserved: [{ project: 'Winter cards', amount: 4 }] }), pad],
+  });
+  // All of it in the one file, so that it can be copied.
+  await db.execute('PRAGMA wal_checkpoint(TRUNCATE)');
+  db.close();
+}
+
+/** Files of one old shape, each the same. */
+async function filesOf(shape: number): Promise<() => Promise<string>> {
+  if (shape < 6) return () => oldFile(shape);
+  const made = join(mkdtempSync(join(folder, 'sixth-')), 'stash.db');
+  const world = await makeWorld(made);
+  const { id } = await world.add();
+  const document = (await world.http.get('/api/export.json')).body as object;
+  await world.http.post('/api/restore').send(document).expect(200);
+  world.close();
+  await asSixth(made, id);
+  return () => {
+    const copy = join(mkdtempSync(join(folder, 'sixth-')), 'stash.db');
+    copyFileSync(made, copy);
+    return Promise.resolve(copy);
+  };
+}
+
+test.each([0, 1, 2, 6])(
   'a file of shape %d whose first start was killed, at whatever moment, opens whole',
   async (shape) => {
-    const whole = await makeWorld(await oldFile(shape));
+    const next = await filesOf(shape);
+    const whole = await makeWorld(await next());
     const stood = await shelf(whole);
+    const kept = await projectsOf(whole);
+    expect(kept).toHaveLength(shape < 6 ? 0 : 1);
     whole.close();
     for (const ms of [0, 10, 20, 35, 50, 70, 95, 130]) {
-      const file = await oldFile(shape);
+      const file = await next();
       await killedAfter(file, ms);
       const world = await makeWorld(file);
       expect(await shelf(world)).toEqual(stood);
+      expect(await projectsOf(world)).toEqual(kept);
       expect(await world.store.integrity()).toBe('ok');
       world.close();
     }
@@ -260,12 +306,6 @@ test.each([1, 2])('a document of version %d is brought in as it stood', async (v
   });
   world.close();
 });
-
-/** Projects by name, with what each keeps back of what. */
-const projectsOf = async ({ http }: World) =>
-  ((await http.get('/api/records').expect(200)).body.records as RecordView[]).flatMap(({ body }) =>
-    body.sort === 'group' && body.what === 'project' ? [[body.name, body.members] as const] : [],
-  );
 
 test('what an older program put aside for names is kept by projects, and what was done can still be undone', async () => {
   const file = join(mkdtempSync(join(folder, 'aside-')), 'stash.db');
@@ -373,14 +413,7 @@ test('what a document replaced is brought over too, and can still be brought bac
     .send({ ...empty, supplies: [], holdings: [], events: [] })
     .expect(200);
   first.close();
-  const db = createClient({ url: pathToFileURL(file).href });
-  await db.executeMultiple(`
-    CREATE TABLE snapshots (id text PRIMARY KEY NOT NULL, at text NOT NULL, document text NOT NULL);
-    INSERT INTO snapshots SELECT id, '', group_concat(piece, '') FROM snapshot_pieces GROUP BY id ORDER BY n;
-    DROP TABLE snapshot_pieces;
-    DELETE FROM __drizzle_migrations WHERE created_at > 1795724000000;
-  `);
-  db.close();
+  await asSixth(file, '');
   const world = await makeWorld(file);
   const change = (body as { change: { id: string } }).change.id;
   await world.http.post(`/api/changes/${change}/undo`).send({}).expect(200);
