@@ -55,6 +55,7 @@ const TOLD_OF_HERE: Command['route'][] = [
   'editSupply',
   'editUnit',
   'mergeSupplies',
+  'moveHoldings',
   'placeHolding',
   'removeSupply',
   'removeUnit',

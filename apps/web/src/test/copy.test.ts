@@ -25,7 +25,7 @@ test.each<[ChangeView['kind'], string]>([
   ['record', 'Fern: kept.'],
   ['verdict', 'Fern: decided.'],
   ['act', 'Fern: noted.'],
-  ['place', 'Fern moved.'],
+  ['place', '2 things moved.'],
   ['arrange', 'Fern arranged: 2 moves.'],
   ['import', '2 supplies brought in.'],
   ['restore', 'The stash was replaced: 2 supplies.'],

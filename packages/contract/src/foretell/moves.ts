@@ -3,6 +3,7 @@ import {
   HAND_ID,
   isRefusal,
   mayLive,
+  sameSpot,
   type Holding,
   type PlaceSpot,
   type Shift,
@@ -61,12 +62,18 @@ export function foretellMoves(
     if (found?.lot.version !== version) return null;
     const to = place && room.setDown({ ...found, lot: { ...found.lot, spot: null } }, place);
     if (place && !to) return null;
+    const shifts = bySupply.get(found.supply) ?? [];
+    bySupply.set(found.supply, shifts);
+    // What stays where it is was not moved.
+    if (sameSpot(found.lot.spot, to)) continue;
     const shift = { holdingId: id, from: found.lot.spot, to };
-    bySupply.set(found.supply, [...(bySupply.get(found.supply) ?? []), shift]);
+    shifts.push(shift);
   }
   const { id, at } = naming;
   const supplies = [...bySupply].map(([supply, shifts]) =>
-    afterEvent(supply, { act: 'move', id, supplyId: supply.id, at, postings: [], shifts }),
+    shifts.length === 0
+      ? supply
+      : afterEvent(supply, { act: 'move', id, supplyId: supply.id, at, postings: [], shifts }),
   );
   return foretold(naming, 'place', supplies[0]?.name ?? '', { supplies, count: moves.length });
 }
