@@ -181,6 +181,20 @@ test('by finger: holding lifts, moving points, letting go sets down; a swipe sti
   expect(await livesAt(page, 'A2·02')).toBe('Ember Latch');
 });
 
+test('by finger: what is refused stays in hand, with the reason and who would take it', async ({
+  page,
+  room,
+}) => {
+  test.skip(test.info().project.name === 'wide', 'A mouse does not hold.');
+  await page.goto(room.url);
+  await slot(page, 'A1·01').waitFor();
+  await dragByFinger(page, 'A1·01', 'B1·02');
+  const hand = page.getByRole('complementary', { name: 'In hand' });
+  await expect(hand).toContainText(/B1·02 (is not made for|does not take) Ember Latch/);
+  await hand.getByRole('button', { name: 'Leave where it was' }).click();
+  expect(await livesAt(page, 'A1·01')).toBe('Ember Latch');
+});
+
 test.describe('in the zoomed room', () => {
   test.use({ wall: 'room' });
   test('by finger: what is held is dragged, and the room stays where it is', async ({ page, room }) => {

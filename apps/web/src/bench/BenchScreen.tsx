@@ -60,7 +60,7 @@ export function BenchScreen() {
           />
         ))}
         <View style={styles.row}>
-          <Button label="All kits and packs" onPress={() => router.push('/bench/kits')} />
+          <Button label="All projects, kits and packs" onPress={() => router.push('/bench/kits')} />
         </View>
       </View>
     </Page>

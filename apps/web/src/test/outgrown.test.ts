@@ -20,3 +20,15 @@ test('of a thing that is new, or that the act does not answer with, nothing is s
   expect(sayOutgrown(undefined, known(1))).toBe('');
   expect(sayOutgrown(pads(9), { supplies: [], units: [UNIT] })).toBe('');
 });
+
+test('a thing that is another now hears what its place does to that, once; one that was moved hears it there', () => {
+  const hot = unit({ id: 'u1', facts: { marks: ['heat'] } });
+  const pad = (chemistry: string, slot = 4) =>
+    supply({ id: 's1', place: { unitId: 'u1', slot }, facts: { attributes: { chemistry } } });
+  const before = { supplies: [pad('dye')], units: [hot] };
+  expect(sayOutgrown(pad('permanent solvent'), before)).toMatch(/there is heat near/);
+  expect(sayOutgrown(pad('pigment'), before)).toBe('');
+  expect(sayOutgrown(pad('permanent solvent', 3), before)).toBe('');
+  const solvent = { supplies: [pad('permanent solvent')], units: [hot] };
+  expect(sayOutgrown(pad('alcohol'), solvent)).toBe('');
+});
