@@ -136,3 +136,43 @@ test('what is used much and stands far changes places with what is idle at hand,
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: `Change ${busy} and Idle Reed` })).toBeVisible();
 });
+
+test('where a box goes is judged as it is typed: into a drawer by its measures, on top of another by its height', async ({
+  page,
+  room,
+}) => {
+  await page.goto(`${room.url}/rack?template=box`);
+  await page.getByRole('button', { name: 'It stands in: another' }).click();
+  await page.getByRole('radio', { name: 'M Paper drawer', exact: true }).click();
+  const width = page.getByRole('textbox', { name: 'Width inside' });
+  await width.fill('50 cm');
+  await expect(page.getByText(/^It does not go into Paper drawer as measured: .*too wide/)).toBeVisible();
+  await width.fill('200 mm');
+  await page.getByRole('textbox', { name: 'Height inside' }).fill('30 mm');
+  await page.getByRole('textbox', { name: 'Depth inside' }).fill('200 mm');
+  await expect(page.getByText(/^It does not go into Paper drawer/)).toHaveCount(0);
+  // The drawer of the tower is put on top of the bench instead: its height is what the bench is high.
+  await page.goto(`${room.url}/storage?unit=demo-paper-drawer`);
+  await page.getByRole('button', { name: 'Put it on top of: another' }).click();
+  await page.getByRole('radio', { name: 'Work bench', exact: true }).click();
+  await expect(page.getByText('It stands in: the room')).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'From the floor' })).toHaveValue(/^74(\.0)? cm$|^740 mm$/);
+});
+
+test('what is too much for a place is listed with it, and more of the same is counted while it can be bought', async ({
+  page,
+  room,
+}) => {
+  await page.goto(`${room.url}/storage?unit=demo-paper-drawer`);
+  await page.getByRole('button', { name: 'It takes what is too much for: another' }).click();
+  await page.getByRole('radio', { name: 'A Pad rack', exact: true }).click();
+  await page.getByRole('button', { name: 'Keep it so' }).click();
+  await expect(page.getByText('Paper drawer: the wall was changed.')).toBeVisible();
+  await page.goto(room.url + RACK);
+  const overflow = page.getByRole('button', { name: /^What is too much for it goes to M Paper drawer/ });
+  await expect(overflow).toBeVisible();
+  await page.getByRole('checkbox', { name: 'it is no longer sold' }).click();
+  await expect(page.getByText(/It is no longer sold/)).toBeVisible();
+  await overflow.click();
+  await expect(page.getByRole('heading', { name: 'M Paper drawer' })).toBeVisible();
+});

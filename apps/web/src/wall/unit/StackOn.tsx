@@ -11,7 +11,8 @@ interface StackOnProps {
   readonly onStack: (where: { readonly parentId: string; readonly pose: Pose }) => void;
 }
 
-const NOTHING = 'nothing';
+/** It is an act and no state: nothing of it is chosen. */
+const NONE = '–';
 
 /** Puts it on top of another: what the tape would say of that place is filled in, and can be changed. */
 export function StackOn({ others, all, onStack }: StackOnProps) {
@@ -19,8 +20,8 @@ export function StackOn({ others, all, onStack }: StackOnProps) {
   return (
     <FoldedChoice
       label="Put it on top of"
-      options={[NOTHING, ...others.map(unitTitle)]}
-      value={NOTHING}
+      options={others.map(unitTitle)}
+      value={NONE}
       onChange={(title) => {
         const other = others.find((each) => unitTitle(each) === title);
         const where = other && onTopOf(other.id, all);
