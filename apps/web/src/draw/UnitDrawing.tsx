@@ -98,7 +98,9 @@ export const UnitDrawing = memo(function UnitDrawing({
                   fill={colour.rackWall}
                 />
               ))}
-          <FreeLength unit={unit} slots={slots} boxes={boxes} width={width} height={height} />
+          {unit.model?.model === 'run' && (
+            <FreeLength unit={unit} slots={slots} boxes={boxes} width={width} height={height} />
+          )}
           {chosen && (
             <Rect
               x={chosen.x - 1}
