@@ -61,7 +61,7 @@ export function SpotNames({ unit, names, onChange }: SpotNamesProps) {
           </View>
         );
       })}
-      <View style={styles.row}>
+      <View style={[styles.row, styles.level]}>
         <Input label="Place" value={address} onChange={setAddress} hint={addressIn(plain, 0)} />
         <Input
           label="Its own name"
@@ -79,4 +79,5 @@ export function SpotNames({ unit, names, onChange }: SpotNamesProps) {
 const styles = StyleSheet.create({
   box: { gap: space.s },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s, alignItems: 'center' },
+  level: { alignItems: 'flex-start' },
 });
