@@ -5,6 +5,10 @@ import { holdings, tallies } from './schema';
 
 export type HoldingRecord = typeof holdings.$inferSelect;
 
+/** How large a row's lot was cut, or null where that was not said. */
+export const sizeOf = ({ widthUm, heightUm }: HoldingRecord): Holding['sizeUm'] =>
+  widthUm === null || heightUm === null ? null : { widthUm, heightUm };
+
 /** A row's spot, or null where it has none. */
 export const spotOf = ({ unitId, cell, rank }: HoldingRecord): PlaceSpot | null =>
   unitId === null ? null : { unitId, cell, rank };
@@ -23,8 +27,7 @@ const toHolding = ({ lot, tally }: Joined): Holding => ({
   version: lot.version,
   supplyId: lot.supplyId,
   as: lot.as,
-  sizeUm:
-    lot.widthUm === null || lot.heightUm === null ? null : { widthUm: lot.widthUm, heightUm: lot.heightUm },
+  sizeUm: sizeOf(lot),
   spot: spotOf(lot),
   items: tally?.items ?? 0,
   left: tally?.left ?? 0,

@@ -2,7 +2,7 @@ import type { StashDocument } from '@red-shelf/contract';
 import { asc, gt } from 'drizzle-orm';
 import { appendEvents, eventsAfter, type EventRecord } from './eventRepository';
 import { foldWhole } from './foldRepository';
-import { holdingRow, insertLots, spotOf } from './holdingRepository';
+import { holdingRow, insertLots, sizeOf, spotOf } from './holdingRepository';
 import { events, holdings, postings, records, shifts, supplies, tallies, units, usage } from './schema';
 import { recordsAfter } from './supplyRepository';
 import { breathe, chunks, touch, type Readable, type Tx } from './tx';
@@ -60,8 +60,7 @@ const documentLot = (lot: typeof holdings.$inferSelect): Content['holdings'][num
   version: lot.version,
   supplyId: lot.supplyId,
   as: lot.as,
-  sizeUm:
-    lot.widthUm === null || lot.heightUm === null ? null : { widthUm: lot.widthUm, heightUm: lot.heightUm },
+  sizeUm: sizeOf(lot),
   spot: spotOf(lot),
 });
 const documentEvent = (event: EventRecord): Content['events'][number] => ({
