@@ -1,4 +1,4 @@
-/** The public face of the core: what programs may call. */
+/** The public face of the core: what programs may call. One list, long as it is, so that it is seen what is public. */
 export {
   FAMILIES,
   FAMILY_GROUP_INFO,

@@ -5,12 +5,8 @@ import { holdings, tallies } from './schema';
 
 export type HoldingRecord = typeof holdings.$inferSelect;
 
-/** How large a row's lot was cut, or null where that was not said. */
-export const sizeOf = ({ widthUm, heightUm }: HoldingRecord): Holding['sizeUm'] =>
-  widthUm === null || heightUm === null ? null : { widthUm, heightUm };
-
 /** A row's spot, or null where it has none. */
-export const spotOf = ({ unitId, cell, rank }: HoldingRecord): PlaceSpot | null =>
+const spotOf = ({ unitId, cell, rank }: HoldingRecord): PlaceSpot | null =>
   unitId === null ? null : { unitId, cell, rank };
 
 const joined = (db: Readable) =>
@@ -21,14 +17,20 @@ const joined = (db: Readable) =>
 
 type Joined = { lot: HoldingRecord; tally: { items: number; left: number } | null };
 
-/** A lot as the core sees it. */
-const toHolding = ({ lot, tally }: Joined): Holding => ({
+/** What a row says of a lot; how much there is of it follows from the events. */
+export const saidOfLot = (lot: HoldingRecord): Omit<Holding, 'items' | 'left'> => ({
   id: lot.id,
   version: lot.version,
   supplyId: lot.supplyId,
   as: lot.as,
-  sizeUm: sizeOf(lot),
+  sizeUm:
+    lot.widthUm === null || lot.heightUm === null ? null : { widthUm: lot.widthUm, heightUm: lot.heightUm },
   spot: spotOf(lot),
+});
+
+/** A lot as the core sees it. */
+const toHolding = ({ lot, tally }: Joined): Holding => ({
+  ...saidOfLot(lot),
   items: tally?.items ?? 0,
   left: tally?.left ?? 0,
 });

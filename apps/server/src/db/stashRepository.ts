@@ -2,7 +2,7 @@ import type { StashDocument } from '@red-shelf/contract';
 import { asc, gt } from 'drizzle-orm';
 import { appendEvents, eventsAfter, type EventRecord } from './eventRepository';
 import { foldWhole } from './foldRepository';
-import { holdingRow, insertLots, sizeOf, spotOf } from './holdingRepository';
+import { holdingRow, insertLots, saidOfLot } from './holdingRepository';
 import { events, holdings, postings, records, shifts, supplies, tallies, units, usage } from './schema';
 import { recordsAfter } from './supplyRepository';
 import { breathe, chunks, touch, type Readable, type Tx } from './tx';
@@ -45,7 +45,7 @@ export async function* stashPages(db: Readable): AsyncGenerator<Page> {
     yield { list: 'supplies', page };
   const lots = (after: string) =>
     db.select().from(holdings).where(gt(holdings.id, after)).orderBy(asc(holdings.id)).limit(PAGE);
-  for await (const page of pagesBy('', lots, idOf)) yield { list: 'holdings', page: page.map(documentLot) };
+  for await (const page of pagesBy('', lots, idOf)) yield { list: 'holdings', page: page.map(saidOfLot) };
   const happened = (after: number) => eventsAfter(db, after, PAGE);
   for await (const page of pagesBy(0, happened, ({ seq }) => seq))
     yield { list: 'events', page: page.map(({ event }) => documentEvent(event)) };
@@ -55,14 +55,6 @@ export async function* stashPages(db: Readable): AsyncGenerator<Page> {
     yield { list: 'records', page: page.map(({ sort: _sort, seq: _seq, ...record }) => record) };
 }
 
-const documentLot = (lot: typeof holdings.$inferSelect): Content['holdings'][number] => ({
-  id: lot.id,
-  version: lot.version,
-  supplyId: lot.supplyId,
-  as: lot.as,
-  sizeUm: sizeOf(lot),
-  spot: spotOf(lot),
-});
 const documentEvent = (event: EventRecord): Content['events'][number] => ({
   ...event,
   postings: [...event.postings],

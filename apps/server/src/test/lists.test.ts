@@ -1,3 +1,4 @@
+/** Lists and documents in and out. Long, since each brings in, looks, and takes back through the same few steps. */
 import { inStash } from '@red-shelf/core';
 import type { ImportPreview, ImportProgress, RecordView, SupplyView, UploadView } from '@red-shelf/contract';
 import { demoRoom } from '../demo/room';

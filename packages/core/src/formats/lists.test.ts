@@ -5,9 +5,7 @@ import type { AttributeValue } from '../kinds/attributes';
 import { attributesOf, formOf, formsOfKind } from '../kinds/registry';
 import { readAnswers, writeAnswers } from './answersCell';
 import { readCsv, type CsvTable } from './csvRead';
-import { readAside, writeAside } from './asideCell';
 import { writeCsv } from './csvWrite';
-import { readLots, writeLots } from './lotsCell';
 import { guessMapping } from './fields';
 import type { Facts } from '../stash/facts';
 import { planImport, type KnownSupply, type RowVerdict } from './importPlan';
@@ -260,48 +258,7 @@ test('a kind’s own answers go out in one cell and come back the same', () => {
   expect(readAnswers('dye', pad)).toBeNull();
 });
 
-test('lots and what is put aside go out in a cell each and come back the same', () => {
-  const said = fc.record({
-    as: fc.constantFrom('whole' as const, 'base' as const, 'scrap' as const, 'pack' as const),
-    n: fc.integer({ min: 1, max: 9999 }),
-    size: fc.option(fc.tuple(fc.integer({ min: 1, max: 400_000 }), fc.integer({ min: 1, max: 400_000 }))),
-    place: fc.constantFrom('', 'A3', 'B2·04', 'C'),
-  });
-  const forms = fc.constantFrom(
-    { kind: 'ink' as const, form: 'full-pad' },
-    { kind: 'cardstock' as const, form: 'sheet-12' },
-    { kind: 'ribbon' as const, form: 'spool' },
-  );
-  fc.assert(
-    fc.property(forms, fc.array(said, { minLength: 1, maxLength: 5 }), (of, others) => {
-      const { counting } = formOf(of.kind, of.form);
-      const lots = [{ as: 'whole' as const, n: 7, size: null, place: 'A1' }, ...others].map(
-        ({ as, n, size, place }, i) => ({
-          id: `l${i}`,
-          as,
-          items: as !== 'whole' || counting === 'fill' ? n : 0,
-          left: as === 'whole' ? n * (counting === 'length' ? 1_234 : 3) : 0,
-          sizeUm: as !== 'whole' && size ? { widthUm: size[0], heightUm: size[1] } : null,
-          place,
-        }),
-      );
-      const read = readLots(writeLots(lots, of), of);
-      expect(read).toEqual(lots.map(({ id: _, ...lot }) => lot));
-    }),
-  );
-  const card = { kind: 'cardstock', form: 'sheet-12' } as const;
-  expect(['nothing', 'base 3', 'whole many', 'whole 3 of red'].map((text) => readLots(text, card))).toEqual([
-    null,
-    null,
-    null,
-    null,
-  ]);
-  const asides = [
-    { project: 'Winter cards, large', amount: 3 },
-    { project: 'Tags for Ada', amount: 12 },
-  ];
-  expect(readAside(writeAside(asides))).toEqual(asides);
-  expect(readAside('some for tags')).toBeNull();
+test('lots that do not add up to the quantity are refused', () => {
   const [row] = plan(
     'Kind,Form,Name,Colour,Quantity,Lots\ncardstock,sheet-12,Fern,#333,9,whole 4; whole 4 in B1\n',
   );
