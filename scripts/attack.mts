@@ -2,7 +2,7 @@
  * Attacks a server of its own on loopback, with everything that once stopped, froze or broke one, and prints a line for
  * each: the longest wait of a health request meanwhile, the most memory held, answers that are the server's own fault.
  * Ends with 1 where a limit was passed. Needs the server built (npm run demo builds it).
- *   npx tsx scripts/attack.mts [how many requests] [how many supplies in the largest document] [only those named so]
+ *   npx tsx scripts/attack.mts [how many requests] [how many supplies in the largest document] [only those named so] [seed]
  */
 import { mkdtempSync, rmSync } from 'node:fs';
 import { Agent, request } from 'node:http';
@@ -17,6 +17,7 @@ import { bigRoom } from './big/room.mts';
 
 const [REQUESTS, LARGEST] = [20_000, 100_000].map((usual, i) => Number(process.argv[i + 2] ?? usual));
 const ONLY = process.argv[4] ?? '';
+const SEED = Number(process.argv[5] ?? 11);
 const MOST_WAIT_MS = 500;
 const MOST_HELD = 1024 ** 3;
 
@@ -136,7 +137,7 @@ try {
   await post('/api/restore', JSON.stringify(bigRoom(300)));
   await attack(`${REQUESTS} requests of every route`, async () => {
     const listed = JSON.parse((await send('GET', '/api/supplies')).text) as { supplies: { id: string }[] };
-    const asked = requestsOf(REQUESTS, 11, [
+    const asked = requestsOf(REQUESTS, SEED, [
       ...listed.supplies.slice(0, 20).map(({ id }) => id),
       'room',
       'preferences',

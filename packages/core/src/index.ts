@@ -199,6 +199,7 @@ export { guessByContent } from './formats/guessContent';
 export { soCalled } from './find/ownIt';
 export { decimalsOf, parseMoney, printMoney, type Money } from './measure/money';
 export { spotCalled } from './storage/unit';
+export { sheetsIn, type Sheets } from './storage/sheetsIn';
 export { sceneOf, type Scene, type Standing } from './storage/room/scene';
 export { gapFills, type GapFill } from './storage/room/gap';
 export { PIECE_STARTS, type PieceStart } from './storage/room/pieces';

@@ -3,7 +3,8 @@ import { useDeferredValue, useEffect, useMemo } from 'react';
 import { usePreferences, type Stash } from './queries';
 import { useAllHeld } from './useHeld';
 import { useAddresses } from './where';
-import { makeSearch } from './search';
+import { whileIdle } from '../ui/whenIdle';
+import { makeSearch, preparing } from './search';
 
 const READY_AFTER_MS = 4000;
 
@@ -15,16 +16,25 @@ export function useFound(stash: Stash | undefined, query: string): readonly Supp
   const addresses = useAddresses(stash);
   const held = useAllHeld();
   const wanted = useDeferredValue(query.trim());
+  const known = useMemo(
+    () => stash && ([stash.supplies, addresses, purposes, held] as const),
+    [stash, addresses, purposes, held],
+  );
   // Prepared when first searched, so that merely looking at the stash costs nothing.
   const search = useMemo(() => {
     let made: ReturnType<typeof makeSearch> | undefined;
-    return (text: string) =>
-      stash && (made ??= makeSearch(stash.supplies, addresses, purposes, held)).find(text);
-  }, [stash, addresses, purposes, held]);
-  // A moment after the screen stands, so that the first key finds it ready too.
+    return (text: string) => known && (made ??= makeSearch(...known)).find(text);
+  }, [known]);
+  // A moment after the screen stands, bit by bit, so that the first key finds it ready too.
   useEffect(() => {
-    const timer = setTimeout(() => search('a'), READY_AFTER_MS);
-    return () => clearTimeout(timer);
-  }, [search]);
+    let stop = (): void => undefined;
+    const timer = setTimeout(() => {
+      if (known) stop = whileIdle(preparing(...known));
+    }, READY_AFTER_MS);
+    return () => {
+      clearTimeout(timer);
+      stop();
+    };
+  }, [known]);
   return useMemo(() => (wanted === '' ? undefined : search(wanted)), [search, wanted]);
 }

@@ -1,5 +1,12 @@
-import type { CompareReason, Compared, Lodger, Model } from '@red-shelf/core';
-import { holdsOf } from '@red-shelf/core';
+import {
+  holdsOf,
+  pagesFor,
+  type CompareReason,
+  type Compared,
+  type Lodger,
+  type Model,
+  type Sheets,
+} from '@red-shelf/core';
 import { sayLength, type Units } from './measure';
 import { many } from './words';
 import { sayLeftOver } from './reasons';
@@ -60,4 +67,31 @@ export function sayLookFor(model: Model, things: number, units: Units): { title:
     case 'loose':
       return { title: 'A box, bin or drawer, things as they fall', detail: `at least ${sides}` };
   }
+}
+
+/** The pocket that takes the largest of some sheets, and how many they are. */
+export const sayPocket = ({ count, widthUm, heightUm }: Sheets, units: Units): string =>
+  `${many(count, 'sheet')}, the largest ${sayLength(widthUm, units)} × ${sayLength(heightUm, units)}: the inside of a pocket must be a little more than that.`;
+
+/** A page of a book, as far as it was said: what is not known is not made up. */
+export interface SaidPage {
+  readonly pockets: number;
+  readonly perPocket: number;
+  readonly page: number | null;
+  readonly covers: number | null;
+}
+
+/** How many pages sheets need, and how thick they make the book where a page was measured. */
+export function sayPages(
+  { count, thickUm }: Sheets,
+  { pockets, perPocket, page, covers }: SaidPage,
+  units: Units,
+): string {
+  const each = { pockets, perPocket, thicknessUm: page ?? 1 };
+  const { pages, spineUm } = pagesFor(count, thickUm / count, each, covers ?? 0);
+  const last = count - (pages - 1) * pockets * perPocket;
+  const needs = `${many(pages, 'page')}${pages > 1 && last < pockets * perPocket ? `, the last with room for ${many(pockets * perPocket - last, 'sheet')} more` : ''}`;
+  if (page === null) return `${needs}. Measure an empty page, and how thick the book gets is said too.`;
+  const thick = sayLength(Math.ceil(spineUm / 1000) * 1000, units);
+  return `${needs}; at the spine ${thick}${covers === null ? ', covers and rings not counted' : ''}.`;
 }

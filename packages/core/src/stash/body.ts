@@ -106,7 +106,10 @@ export function bodyOf({ kind, form: formId, facts }: Bodied, lot: BodiedLot = {
   return { one: single, all: { ...one, [piles.along]: thick }, massMg, from };
 }
 
-/** How many things lie together in a lot. */
+/** How many things lie together in a lot: sheets of a packet, packets of packs, spools. */
+export const thingsIn = ({ kind, form, facts }: Bodied, lot: BodiedLot): number =>
+  countOf(lot, formOf(kind, form), facts);
+
 function countOf({ as, items, left }: BodiedLot, form: FormDefinition, { attributes = {} }: Facts): number {
   const many = items ?? 1;
   if (as === 'pack') return many * (typeof attributes.perPack === 'number' ? attributes.perPack : USUAL_PACK);

@@ -1,8 +1,6 @@
 import {
   DndContext,
   DragOverlay,
-  MouseSensor,
-  TouchSensor,
   useDraggable,
   useSensor,
   useSensors,
@@ -17,6 +15,7 @@ import { Swatch } from '../../ui/Swatch';
 import { lift, useCarried } from './carried';
 import { dragging } from './dragging';
 import { pointedAt } from './pointedAt';
+import { ThingMouse, ThingTouch } from './sensors';
 
 interface DragGroundProps {
   readonly stash: Stash | undefined;
@@ -33,8 +32,8 @@ const SLIP_PX = 8;
 /** Where things can be dragged: what is taken hold of is in hand, and goes where it is let go if the place takes it. */
 export function DragGround({ stash, onAim, onDrop, children }: DragGroundProps) {
   const sensors = useSensors(
-    useSensor(MouseSensor, { activationConstraint: { distance: SLIP_PX } }),
-    useSensor(TouchSensor, { activationConstraint: { delay: HOLD_MS, tolerance: SLIP_PX } }),
+    useSensor(ThingMouse, { activationConstraint: { distance: SLIP_PX } }),
+    useSensor(ThingTouch, { activationConstraint: { delay: HOLD_MS, tolerance: SLIP_PX } }),
   );
   const contents = useContents(stash);
   const carried = useCarried(stash);

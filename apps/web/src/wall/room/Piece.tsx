@@ -1,5 +1,6 @@
 import type { Standing } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
+import { memo } from 'react';
 import { Pressable, StyleSheet } from 'react-native';
 import { colour } from '../../theme/tokens';
 import { Txt } from '../../ui/Txt';
@@ -12,7 +13,7 @@ interface PieceProps {
 }
 
 /** Furniture: its outline, and its name where there is room for it. */
-export function Piece({ standing, k, onGo }: PieceProps) {
+export const Piece = memo(function Piece({ standing, k, onGo }: PieceProps) {
   const { unit, box, level } = standing;
   const [left, top, width, height] = [box.x, box.y, box.w, box.h].map((um) => um / UM_A_PX);
   const named = box.w / UM_A_PX > 70 / k;
@@ -40,7 +41,7 @@ export function Piece({ standing, k, onGo }: PieceProps) {
       )}
     </>
   );
-}
+});
 
 const styles = StyleSheet.create({
   piece: {

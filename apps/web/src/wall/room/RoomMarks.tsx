@@ -1,5 +1,6 @@
 import type { Busy, Reach, Standing } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { REACH_SIGN, sayBusy } from '../../copy/room';
 import { colour, font } from '../../theme/tokens';
@@ -11,7 +12,7 @@ const TAPE_PX = 13;
 const ROOM_FOR_TAPE = { w: 26, h: 16 };
 
 /** The letter of a unit on its upper left corner, of one size however near it is. */
-export function Tape({
+export const Tape = memo(function Tape({
   standing: { unit, box },
   k,
 }: {
@@ -37,7 +38,7 @@ export function Tape({
       {unit.label}
     </Txt>
   );
-}
+});
 
 /** A word is put on what is at least so wide and high on the screen; a few, on more. */
 const ROOM_FOR_SIGN = { w: 70, h: 17 };

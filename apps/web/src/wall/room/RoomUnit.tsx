@@ -15,7 +15,8 @@ import { UM_A_PX } from './useZoom';
 interface RoomUnitProps {
   readonly standing: Standing<UnitView>;
   readonly slots: Contents;
-  readonly near: boolean;
+  /** So many of its cells are drawn as from near by now; from afar, none. */
+  readonly upTo: number;
   /** What lies in it flat is drawn as pulled out, seen from above. */
   readonly out: boolean;
   readonly lit: ReadonlySet<string> | undefined;
@@ -27,11 +28,14 @@ interface RoomUnitProps {
 /** Below this many px of the world a drawer's handle would only be a speck. */
 const HANDLE = { w: 60, h: 5 };
 
+/** How many cells of a unit are drawn from near: even an empty one is, as one. */
+export const cellsDrawn = (slots: Contents): number => Math.max(1, slots.length);
+
 /** A unit in the room: its colours from afar, its things from near; what lies flat is pulled out towards one. */
 export const RoomUnit = memo(function RoomUnit({
   standing,
   slots,
-  near,
+  upTo,
   out,
   lit,
   selected,
@@ -47,17 +51,22 @@ export const RoomUnit = memo(function RoomUnit({
   ];
   const select = useCallback((slot: number) => onSelect({ unitId: unit.id, slot }), [onSelect, unit.id]);
   const flat = unit.facts.lies === true && unit.model?.model === 'grid';
-  const things = near && !flat;
+  const things = upTo > 0 && !flat;
+  // What comes near is drawn unseen, bit by bit, and then takes the place of its colours.
+  const there = things && upTo >= cellsDrawn(slots);
   const natural = unitSize(unit, true);
   const drawn = { lit, selected, onSelect: select, unit, slots };
   return (
     <View style={[styles.unit, { left: x, top: y, width: w, height: h }, out && styles.front]}>
-      {things ? (
+      {things && (
         // Where an outside was measured, what is inside stands at its foot.
-        <View style={[styles.foot, { left: Math.max(0, (w - natural.w / UM_A_PX) / 2) }]}>
-          <UnitDrawing {...drawn} scale={1 / UM_A_PX} asBuilt />
+        <View
+          style={[styles.foot, { left: Math.max(0, (w - natural.w / UM_A_PX) / 2) }, !there && styles.coming]}
+        >
+          <UnitDrawing {...drawn} scale={1 / UM_A_PX} asBuilt upTo={upTo} />
         </View>
-      ) : (
+      )}
+      {!there && (
         <View aria-hidden>
           <UnitColours unit={unit} slots={slots} w={w} h={h} lit={lit} />
         </View>
@@ -65,7 +74,7 @@ export const RoomUnit = memo(function RoomUnit({
       {unit.facts.opens === 'pulled out' && w > HANDLE.w * 2 && (
         <View style={[styles.handle, { left: (w - HANDLE.w) / 2 }]} />
       )}
-      {!things && (
+      {!there && (
         <Pressable
           role="button"
           aria-label={`Go to ${unitTitle(unit)}, ${many(countIn(slots), 'thing')}`}
@@ -86,6 +95,7 @@ const styles = StyleSheet.create({
   unit: { position: 'absolute' },
   front: { zIndex: 3 },
   foot: { position: 'absolute', bottom: 0 },
+  coming: { ...({ visibility: 'hidden' } as object) },
   whole: { position: 'absolute', left: 0, right: 0, top: 0, bottom: 0 },
   handle: {
     position: 'absolute',

@@ -1,17 +1,18 @@
-import { busyIn, reachesIn, sceneOf, type Box, type Standing } from '@red-shelf/core';
+import { busyIn, reachesIn, sceneOf, type Box, type Scene, type Standing } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { placedIn, useContents } from '../../api/contents';
+import { placedIn, useContents, type Contents } from '../../api/contents';
 import type { Stash } from '../../api/queries';
 import type { SlotChoice } from '../../draw/UnitBlock';
 import { unitSize } from '../../draw/geometry';
+import { STRETCH } from '../../draw/UnitDrawing';
 import { colour, space } from '../../theme/tokens';
 import { useKeys } from '../../ui/useKeys';
 import { Piece } from './Piece';
 import { Tape, Tint } from './RoomMarks';
-import { RoomUnit } from './RoomUnit';
-import { useOneByOne } from './useOneByOne';
+import { cellsDrawn, RoomUnit } from './RoomUnit';
+import { useBitByBit } from './useBitByBit';
 import { ZoomKey } from './ZoomKey';
 import { UM_A_PX, useZoom, type Seen } from './useZoom';
 
@@ -42,21 +43,39 @@ const cellUm = ({ model }: UnitView): number =>
 const isNear = ({ unit, box }: Standing<UnitView>, { k, box: seen }: Seen): boolean =>
   meets(box, seen) && (box.w / UM_A_PX) * k >= NEAR_UNIT_PX && (cellUm(unit) / UM_A_PX) * k >= NEAR_PX;
 
+const EMPTY: Contents = [];
+const NONE_NEAR: ReadonlyMap<string, number> = new Map();
+
+/** The units that are near with their cells, those in the middle of what is seen first. */
+function nearIn(
+  { standing }: Scene<UnitView>,
+  seen: Seen,
+  slots: ReadonlyMap<string, Contents>,
+): ReadonlyMap<string, number> {
+  const off = ({ box }: Standing<UnitView>): number =>
+    Math.hypot(
+      box.x + box.w / 2 - seen.box.x - seen.box.w / 2,
+      box.y + box.h / 2 - seen.box.y - seen.box.h / 2,
+    );
+  return new Map(
+    standing
+      .filter((each) => isNear(each, seen))
+      .sort((a, b) => off(a) - off(b))
+      .map(({ unit: { id } }) => [id, cellsDrawn(slots.get(id) ?? EMPTY)]),
+  );
+}
+
 /** The room in elevation: walls, furniture, racks and what is in them, to one scale, from the whole room to one slot. */
 export function RoomView({ stash, lit, choice, onChoose, covered }: RoomViewProps) {
   const { all } = stash.wall;
   const slots = useContents(stash);
   const scene = useMemo(() => sceneOf(all), [all]);
   const world = { width: scene.w / UM_A_PX, height: (scene.h + ROOM_BELOW_UM) / UM_A_PX };
-  const { viewRef, worldRef, setView, seen, by, pan, to } = useZoom(world);
-  const near = useOneByOne(
-    useMemo(
-      () =>
-        new Set(
-          seen ? scene.standing.filter((each) => isNear(each, seen)).map(({ unit: { id } }) => id) : [],
-        ),
-      [scene, seen],
-    ),
+  const { viewRef, worldRef, setView, seen, moving, by, pan, to } = useZoom(world);
+  const near = useBitByBit(
+    useMemo(() => (seen ? nearIn(scene, seen, slots) : NONE_NEAR), [scene, seen, slots]),
+    STRETCH,
+    moving,
   );
   const [tinted, setTinted] = useState(false);
   const reaches = useMemo(() => (tinted ? reachesIn(all) : null), [tinted, all]);
@@ -111,8 +130,8 @@ export function RoomView({ stash, lit, choice, onChoose, covered }: RoomViewProp
               <RoomUnit
                 key={each.unit.id}
                 standing={each}
-                slots={slots.get(each.unit.id) ?? []}
-                near={near.has(each.unit.id)}
+                slots={slots.get(each.unit.id) ?? EMPTY}
+                upTo={near.get(each.unit.id) ?? 0}
                 out={outId === each.unit.id}
                 lit={lit}
                 selected={choice?.unitId === each.unit.id ? choice.slot : null}

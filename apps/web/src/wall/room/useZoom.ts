@@ -37,6 +37,7 @@ export function useZoom(world: Extent) {
   const worldRef = useRef<View>(null);
   const [view, setView] = useState<Extent>({ width: 0, height: 0 });
   const [seen, setSeen] = useState<Seen | null>(null);
+  const moving = useRef(false);
   /** Where one looks: kept when a panel takes some of the view. */
   const looked = useRef<ZoomTransform | null>(null);
   const behaviour = useRef<ZoomBehavior<HTMLElement, unknown> | null>(null);
@@ -67,8 +68,8 @@ export function useZoom(world: Extent) {
           (event.type !== 'mousedown' || !(event.target as Element).closest('[data-thing]')),
       )
       .on('start', () => {
-        // While it moves it is a picture that is moved; at rest it is drawn sharp.
-        moved.style.willChange = 'transform';
+        // No layer of its own while it moves: to make and to drop one so large takes longer than to draw what is seen.
+        moving.current = true;
       })
       .on('zoom', ({ transform: { x, y, k } }: D3ZoomEvent<HTMLElement, unknown>) => {
         moved.style.transform = `translate(${x}px,${y}px) scale(${k})`;
@@ -76,7 +77,7 @@ export function useZoom(world: Extent) {
       .on('end', ({ transform }: D3ZoomEvent<HTMLElement, unknown>) => {
         const { x, y, k } = transform;
         looked.current = transform;
-        moved.style.willChange = '';
+        moving.current = false;
         const um = (px: number): number => (px / k) * UM_A_PX;
         // What is drawn otherwise from near follows when the page is free.
         startTransition(() =>
@@ -131,5 +132,5 @@ export function useZoom(world: Extent) {
         }),
     };
   }, [view]);
-  return { viewRef, worldRef, setView, seen, ...acts };
+  return { viewRef, worldRef, setView, seen, moving, ...acts };
 }

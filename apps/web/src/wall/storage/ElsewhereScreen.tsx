@@ -2,6 +2,7 @@ import {
   compareHomes,
   isOnWall,
   lookFor,
+  sheetsIn,
   UNIT_TEMPLATES,
   unitFromTemplate,
   type Comparison,
@@ -23,6 +24,7 @@ import { Page } from '../../ui/Page';
 import { RowLink } from '../../ui/RowLink';
 import { Txt } from '../../ui/Txt';
 import { Waiting } from '../../ui/Waiting';
+import { AsPages } from './AsPages';
 
 const SHOWN = 4;
 
@@ -67,6 +69,7 @@ export function ElsewhereScreen() {
       </Page>
     );
   const mass = massIn(things);
+  const sheets = sheetsIn(things);
   const aside = [
     many(things.length, 'thing'),
     ...(mass > 0 ? [`about ${sayAboutMass(mass, units)} without what holds them`] : []),
@@ -106,6 +109,7 @@ export function ElsewhereScreen() {
             })}
             <Txt look="quiet">Each takes all of it. Measure the inside, not the label on it.</Txt>
           </View>
+          {sheets.count > 0 && <AsPages of={unit.id} sheets={sheets} units={units} />}
           <Caution id={`heavy.${unit.id}`}>{words.heavy}</Caution>
         </>
       )}
