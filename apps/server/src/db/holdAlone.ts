@@ -2,9 +2,8 @@ import { existsSync, readFileSync } from 'node:fs';
 import { pathToFileURL } from 'node:url';
 import { createClient } from '@libsql/client';
 import { z } from 'zod';
+import { lockBeside, openedBeside } from './ownFiles';
 
-/** Where the program that has a stash open says how it is reached. */
-export const openedBeside = (file: string): string => `${file}-open.json`;
 const opened = z.object({ url: z.string(), pid: z.int() });
 
 /** Another program has the stash open. */
@@ -25,7 +24,7 @@ export class InUse extends Error {
  * lock is one of the system's, on a file beside the stash; nothing has to be tidied up after a crash.
  */
 export async function holdAlone(file: string): Promise<() => void> {
-  const client = createClient({ url: pathToFileURL(`${file}-lock`).href, concurrency: 1 });
+  const client = createClient({ url: pathToFileURL(lockBeside(file)).href, concurrency: 1 });
   try {
     await client.execute('PRAGMA busy_timeout = 200');
     const held = await client.transaction('write');

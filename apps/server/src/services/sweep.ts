@@ -1,6 +1,7 @@
 import { open, readdir, rm, stat } from 'node:fs/promises';
-import { basename, dirname, join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { sql } from 'drizzle-orm';
+import { ownFiles } from '../db/ownFiles';
 import type { Readable } from '../db/tx';
 import type { Context } from './context';
 import { PHOTO_FILE } from './photos';
@@ -30,11 +31,17 @@ async function isDatabase(path: string): Promise<boolean> {
   }
 }
 
+const inodeOf = async (path: string): Promise<number | null> =>
+  (await stat(path).catch(() => null))?.ino ?? null;
+
 /** Whether another stash lies beside this one: the pictures may be its. */
 async function hasNeighbour(db: string): Promise<boolean> {
-  const own = new Set([basename(db), `${basename(db)}-lock`]);
-  for (const each of await readdir(dirname(db), { withFileTypes: true }))
-    if (each.isFile() && !own.has(each.name) && (await isDatabase(join(dirname(db), each.name)))) return true;
+  const own = new Set(await Promise.all(ownFiles(db).map(inodeOf)));
+  for (const each of await readdir(dirname(db), { withFileTypes: true })) {
+    const path = join(dirname(db), each.name);
+    // By inode: its own files must not be opened under another name either.
+    if (each.isFile() && !own.has(await inodeOf(path)) && (await isDatabase(path))) return true;
+  }
   return false;
 }
 
