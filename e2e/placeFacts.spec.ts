@@ -176,3 +176,23 @@ test('what is too much for a place is listed with it, and more of the same is co
   await overflow.click();
   await expect(page.getByRole('heading', { name: 'M Paper drawer' })).toBeVisible();
 });
+
+test('sheets of a drawer as pages of a book: how many, and how thick once a page was measured', async ({
+  page,
+  room,
+}) => {
+  await page.goto(`${room.url}/elsewhere?unit=demo-paper-drawer`);
+  await expect(page.getByRole('heading', { name: 'As pages of a book' })).toBeVisible();
+  const sheets = Number(
+    /^(\d+) sheets, the largest/.exec(await page.getByText(/sheets, the largest/).innerText())?.[1],
+  );
+  await page.getByLabel('Pockets a page').fill('10');
+  await expect(
+    page.getByText(new RegExp(`^${Math.ceil(sheets / 10)} pages.*Measure an empty page`)),
+  ).toBeVisible();
+  await page.getByLabel('Pockets a page').fill('none');
+  await expect(page.getByText('A page has 1 to 200 pockets, both sides counted.')).toBeVisible();
+  await page.getByLabel('Pockets a page').fill('10');
+  await page.getByLabel('Page thickness').fill('1 mm');
+  await expect(page.getByText(/at the spine .*covers and rings not counted\.$/)).toBeVisible();
+});

@@ -156,7 +156,13 @@ async function dragByFinger(page: Page, from: string, to: string): Promise<void>
     const box = await slot(page, address).boundingBox();
     return { x: (box?.x ?? 0) + (box?.width ?? 0) / 2, y: (box?.y ?? 0) + (box?.height ?? 0) / 2 };
   };
-  const [start, end] = [await at(from), await at(to)];
+  let [start, end] = [await at(from), await at(to)];
+  // A room that still finds its place is waited for.
+  await expect(async () => {
+    const before = end;
+    [start, end] = [await at(from), await at(to)];
+    expect(end).toEqual(before);
+  }).toPass({ intervals: [150] });
   const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', point?: { x: number; y: number }) =>
     client.send('Input.dispatchTouchEvent', { type, touchPoints: point ? [point] : [] });
   await touch('touchStart', start);
@@ -248,4 +254,24 @@ test('another like a rack is put up, turned a quarter; a gap says what could sta
     .first()
     .click();
   await expect(page.getByText('It stands in: Open bay')).toBeVisible();
+});
+
+test.describe('by keyboard', () => {
+  test.use({ wall: 'room' });
+  test('what the Tab key reaches comes into view, and Enter goes there', async ({ page, room }) => {
+    await page.goto(room.url);
+    await page.getByRole('button', { name: 'The whole room' }).waitFor();
+    const view = page.getByLabel('The room, drawn to scale');
+    const file = page.getByRole('button', { name: /^Go to C Card file/ });
+    await file.waitFor({ state: 'attached' });
+    await page.getByRole('button', { name: /^Go to M Paper drawer/ }).focus();
+    for (let i = 0; i < 12 && !(await file.evaluate((element) => element === document.activeElement)); i++)
+      await page.keyboard.press('Tab');
+    await expect(file).toBeInViewport();
+    await expect
+      .poll(() => view.evaluate(({ scrollLeft, scrollTop }) => [scrollLeft, scrollTop]))
+      .toEqual([0, 0]);
+    await page.keyboard.press('Enter');
+    await expect(slot(page, 'C1·01')).toBeInViewport({ ratio: 0.9 });
+  });
 });

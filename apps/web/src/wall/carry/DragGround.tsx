@@ -1,11 +1,4 @@
-import {
-  DndContext,
-  DragOverlay,
-  useDraggable,
-  useSensor,
-  useSensors,
-  type DragMoveEvent,
-} from '@dnd-kit/core';
+import { DndContext, DragOverlay, useDraggable, useSensor, useSensors } from '@dnd-kit/core';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { useContents } from '../../api/contents';
@@ -16,6 +9,7 @@ import { lift, useCarried } from './carried';
 import { dragging } from './dragging';
 import { pointedAt } from './pointedAt';
 import { ThingMouse, ThingTouch } from './sensors';
+import { positionIn, usePointer } from './usePointer';
 
 interface DragGroundProps {
   readonly stash: Stash | undefined;
@@ -37,51 +31,56 @@ export function DragGround({ stash, onAim, onDrop, children }: DragGroundProps) 
   );
   const contents = useContents(stash);
   const carried = useCarried(stash);
-  const [dragged, setDragged] = useState<{ hex: string; lotId: string } | null>(null);
+  const [shown, setShown] = useState<{ hex: string; lotId: string } | null>(null);
+  const pointer = usePointer();
+  // Known at once, also where the page is too busy to draw between two events.
+  const holds = useRef(false);
   const aimed = useRef<SlotChoice | null>(null);
   const units = stash?.wall.units ?? [];
-  const under = ({ activatorEvent, delta }: Pick<DragMoveEvent, 'activatorEvent' | 'delta'>) => {
-    const from = startOf(activatorEvent);
-    return from && pointedAt(from.x + delta.x, from.y + delta.y, units, contents);
+  const under = (): SlotChoice | null =>
+    pointer.current && pointedAt(pointer.current.x, pointer.current.y, units, contents);
+  const end = (): void => {
+    dragging.now = false;
+    holds.current = false;
+    setShown(null);
   };
   return (
     <DndContext
       sensors={sensors}
       onDragStart={({ activatorEvent }) => {
         dragging.now = true;
-        const at = under({ activatorEvent, delta: { x: 0, y: 0 } });
+        // What was pressed is taken, however far the hand has moved since.
+        const from = positionIn(activatorEvent);
+        const at = from && pointedAt(from.x, from.y, units, contents);
         const living = at && contents.get(at.unitId)?.[at.slot];
-        setDragged(living ? { hex: living.supply.hex, lotId: living.lot.id } : null);
+        setShown(living ? { hex: living.supply.hex, lotId: living.lot.id } : null);
+        holds.current = Boolean(living);
         aimed.current = null;
         if (living) lift(living.lot.id);
       }}
-      onDragMove={(event) => {
-        if (!dragged) return;
-        const at = under(event);
+      onDragMove={() => {
+        if (!holds.current) return;
+        const at = under();
         const before = aimed.current;
         if (at?.unitId === before?.unitId && at?.slot === before?.slot) return;
         aimed.current = at;
         onAim(at);
       }}
-      onDragEnd={(event) => {
-        dragging.now = false;
-        setDragged(null);
-        const at = dragged && under(event);
+      onDragEnd={() => {
+        const at = holds.current && under();
+        end();
         if (!at) return;
         onAim(at);
         onDrop();
       }}
-      onDragCancel={() => {
-        dragging.now = false;
-        setDragged(null);
-      }}
+      onDragCancel={end}
     >
       <Ground>{children}</Ground>
       <DragOverlay dropAnimation={null}>
-        {dragged && (
+        {shown && (
           <Swatch
-            hex={dragged.hex}
-            group={carried.find(({ lot }) => lot.id === dragged.lotId)?.supply.group ?? 'neutral'}
+            hex={shown.hex}
+            group={carried.find(({ lot }) => lot.id === shown.lotId)?.supply.group ?? 'neutral'}
             size={44}
           />
         )}
@@ -116,9 +115,4 @@ function Ground({ children }: { readonly children: ReactNode }) {
       {children}
     </View>
   );
-}
-
-function startOf(event: Event): { x: number; y: number } | null {
-  const at = 'touches' in event ? (event as TouchEvent).touches[0] : (event as MouseEvent);
-  return at ? { x: at.clientX, y: at.clientY } : null;
 }

@@ -40,8 +40,11 @@ const meets = (a: Box, b: Box): boolean =>
 const cellUm = ({ model }: UnitView): number =>
   model?.model === 'grid' ? Math.min(...model.columnsUm, ...model.rowsUm) : 20_000;
 
-const isNear = ({ unit, box }: Standing<UnitView>, { k, box: seen }: Seen): boolean =>
-  meets(box, seen) && (box.w / UM_A_PX) * k >= NEAR_UNIT_PX && (cellUm(unit) / UM_A_PX) * k >= NEAR_PX;
+/** px on the screen for one of the world from which on a unit is near. */
+const nearAt = ({ unit, box }: Standing<UnitView>): number =>
+  UM_A_PX * Math.max(NEAR_UNIT_PX / box.w, NEAR_PX / cellUm(unit));
+const isNear = (each: Standing<UnitView>, { k, box: seen }: Seen): boolean =>
+  meets(each.box, seen) && k >= nearAt(each);
 
 const EMPTY: Contents = [];
 const NONE_NEAR: ReadonlyMap<string, number> = new Map();
@@ -88,7 +91,8 @@ export function RoomView({ stash, lit, choice, onChoose, covered }: RoomViewProp
       const { box, unit } = each;
       const flat = unit.facts.lies === true && unit.model?.model === 'grid';
       setOut(flat ? unit.id : null);
-      to(flat ? { ...box, h: box.h + unitSize(unit).h } : box, covered);
+      // Whatever is gone to can be worked in there.
+      to(flat ? { ...box, h: box.h + unitSize(unit).h } : box, covered, unit.model ? nearAt(each) : 0);
     },
     [to, covered],
   );

@@ -1,7 +1,14 @@
 import type { Box } from '@red-shelf/core';
 import { select } from 'd3-selection';
 import 'd3-transition';
-import { zoom, zoomIdentity, type D3ZoomEvent, type ZoomBehavior, type ZoomTransform } from 'd3-zoom';
+import {
+  zoom,
+  zoomIdentity,
+  zoomTransform,
+  type D3ZoomEvent,
+  type ZoomBehavior,
+  type ZoomTransform,
+} from 'd3-zoom';
 import { startTransition, useEffect, useMemo, useRef, useState } from 'react';
 import type { View } from 'react-native';
 import { dragging } from '../carry/dragging';
@@ -10,6 +17,7 @@ import { dragging } from '../carry/dragging';
 export const UM_A_PX = 1000;
 const MOST = 14;
 const MARGIN_PX = 40;
+const EDGE_PX = 10;
 /** A unit that is gone to fills this share of the view. */
 const FILLS = 0.92;
 const WALK = 2.4;
@@ -96,7 +104,17 @@ export function useZoom(world: Extent) {
       .scale(k);
     made.transform(selection, looked.current && looked.current.k > fit ? looked.current : start);
     behaviour.current = made;
+    // What the Tab key reaches the browser scrolls into view; the room is moved there instead, so that one place says where it is.
+    const follow = (): void => {
+      const { scrollLeft, scrollTop } = element;
+      if (scrollLeft === 0 && scrollTop === 0) return;
+      element.scrollTo(0, 0);
+      const { k: now } = zoomTransform(element);
+      made.translateBy(selection, -scrollLeft / now, -scrollTop / now);
+    };
+    element.addEventListener('scroll', follow);
     return () => {
+      element.removeEventListener('scroll', follow);
       selection.on('.zoom', null);
       moved.removeEventListener('touchmove', keep);
     };
@@ -117,18 +135,19 @@ export function useZoom(world: Extent) {
     return {
       by: (factor: number) => on((made, gliding) => made.scaleBy(gliding, factor)),
       pan: (dx: number, dy: number) => on((made, gliding) => made.translateBy(gliding, dx, dy)),
-      /** Goes to a box of the world, µm; so many px at the foot of the view are covered. */
-      to: ({ x, y, w, h }: Box, covered = 0) =>
+      /**
+       * Goes to a box of the world, µm; so many px at the foot of the view are covered. What is too large to be seen whole from as
+       * near as it must be at least is seen from its upper left corner on.
+       */
+      to: ({ x, y, w, h }: Box, covered = 0, least = 0) =>
         on((made, gliding) => {
           const [px, py, pw, ph] = [x, y, w, h].map((um) => um / UM_A_PX) as [number, number, number, number];
+          const wide = clearOf(view);
           const high = Math.max(view.height - covered, view.height / 5);
-          const k = Math.min(MOST, FILLS * Math.min(clearOf(view) / pw, high / ph));
-          made.transform(
-            gliding,
-            zoomIdentity
-              .translate(clearOf(view) / 2 - (px + pw / 2) * k, high / 2 - (py + ph / 2) * k)
-              .scale(k),
-          );
+          const k = Math.min(MOST, Math.max(least, FILLS * Math.min(wide / pw, high / ph)));
+          const from = (at: number, long: number, room: number): number =>
+            long * k > room ? EDGE_PX - at * k : room / 2 - (at + long / 2) * k;
+          made.transform(gliding, zoomIdentity.translate(from(px, pw, wide), from(py, ph, high)).scale(k));
         }),
     };
   }, [view]);

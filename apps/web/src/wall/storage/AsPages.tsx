@@ -39,10 +39,10 @@ export function AsPages({ of, sheets, units }: AsPagesProps) {
       </Txt>
       <Txt look="quiet">{sayPocket(sheets, units)}</Txt>
       <View style={styles.fields}>
-        <Field control={control} name="pockets" label="Pockets of a page" numeric />
-        <Field control={control} name="perPocket" label="Sheets to a pocket" numeric />
-        <Field control={control} name="page" label="An empty page, thick" hint="0.4 mm" />
-        <Field control={control} name="covers" label="Covers and rings, thick" hint="20 mm" />
+        <Field control={control} name="pockets" label="Pockets a page" numeric />
+        <Field control={control} name="perPocket" label="Sheets a pocket" numeric />
+        <Field control={control} name="page" label="Page thickness" hint="0.4 mm, empty" />
+        <Field control={control} name="covers" label="Cover thickness" hint="20 mm, rings too" />
       </View>
       {read.success && <Txt look="strong">{sayPages(sheets, read.data, units)}</Txt>}
     </View>
