@@ -196,3 +196,26 @@ test('sheets of a drawer as pages of a book: how many, and how thick once a page
   await page.getByLabel('Page thickness').fill('1 mm');
   await expect(page.getByText(/at the spine .*covers and rings not counted\.$/)).toBeVisible();
 });
+
+test('where anything will do, pointing at a taken slot finds the nearest open one', async ({
+  page,
+  room,
+}) => {
+  await page.goto(room.url + RACK);
+  await page.getByRole('radio', { name: 'anywhere in here' }).click();
+  await page.getByRole('button', { name: 'Keep it so' }).click();
+  await expect(page.getByText('Pad rack: the wall was changed.')).toBeVisible();
+  await page.goto(room.url);
+  await slot(page, 'A1·01').click();
+  const panel = page.getByRole('complementary', { name: 'What lives here' });
+  const name = (await panel.getByRole('button', { name: /^Carry / }).getAttribute('aria-label')) ?? '';
+  await panel.getByRole('button', { name: /^Carry / }).click();
+  const taken = slot(page, 'A2·03');
+  await expect(taken).not.toHaveAccessibleName(/open/);
+  await taken.click();
+  const hand = page.getByRole('complementary', { name: 'In hand' });
+  await expect(hand).toContainText('A2·03 itself does not take it, but anywhere in here will do.');
+  const at = /(A\d+·\d+) takes it/.exec(await hand.innerText())?.[1] ?? '';
+  await hand.getByRole('button', { name: 'Set it down here' }).click();
+  await expect(slot(page, at)).toHaveAccessibleName(new RegExp(name.replace('Carry ', '')));
+});

@@ -1,6 +1,7 @@
-import type { Refusal, SetDown } from '@red-shelf/core';
+import type { Refusal, SetDown, TOLERANCES } from '@red-shelf/core';
 import { sayLength, type Units } from './measure';
 import { sayLeftOver } from './reasons';
+import { TOLERANCE_WORDS } from './room';
 import { listOf, many } from './words';
 
 const NAMED = 3;
@@ -26,3 +27,7 @@ export function sayFits(address: string, clear: SetDown<unknown>['clear'], units
   const out = beforeUm < 0 ? `; it stands out ${sayLength(-beforeUm, units)} in front` : '';
   return `${address} takes it: ${sayLength(Math.max(0, acrossUm), units)} left across, ${sayLength(Math.max(0, aboveUm), units)} above${out}.`;
 }
+
+/** That the place one points at does not take it, and another near it does as well. */
+export const sayNearest = (address: string, tolerance: (typeof TOLERANCES)[number]): string =>
+  `${address} itself does not take it, but ${TOLERANCE_WORDS[tolerance].replace('their', 'its')} will do.`;

@@ -49,6 +49,28 @@ test('a cell that is taken or too narrow refuses with its measure; what is carri
   expect(own.refused).toEqual([]);
 });
 
+test('where anything will do, or its family will, what one points at need not be open', () => {
+  const wide = evenGrid(1, 7, { widthUm: 100 * MM, heightUm: 22 * MM, depthUm: 80 * MM });
+  const kept = (tolerance?: 'exact' | 'family' | 'anywhere') =>
+    testUnit({ id: 'r', model: wide, rules: { kinds: ['ink'] }, facts: tolerance ? { tolerance } : {} });
+  // Two reds, a gap, a blue that is pointed at, a gap, a green, a gap.
+  const now = living(['red1', 0], ['red2', 1], ['blue1', 3], ['green1', 5]);
+  const goes = (what: string, tolerance?: 'exact' | 'family' | 'anywhere', cell = 3) => {
+    const { set, refused } = setDownFrom(
+      [pad(what, 90)],
+      { unit: kept(tolerance), cell },
+      now,
+      (one, other) => other.lot.id.startsWith(one.lot.id),
+    );
+    return set[0]?.cell ?? refused[0]?.refusal.code;
+  };
+  expect([goes('red'), goes('red', 'exact')]).toEqual(['taken', 'taken']);
+  expect([goes('red', 'anywhere'), goes('red', 'anywhere', 5)]).toEqual([2, 4]);
+  expect([goes('red', 'family'), goes('blue', 'family'), goes('green', 'family')]).toEqual([2, 2, 4]);
+  expect(goes('violet', 'family')).toBe('taken');
+  expect(goes('red', 'family', 4)).toBe(4);
+});
+
 test('more than there are cells is said, and no cell is given twice', () => {
   const five = ['a', 'b', 'c', 'd', 'e'].map((id) => pad(id, 90));
   const { set, refused } = setDownFrom(five, { unit: rack, cell: 0 }, living());

@@ -6,7 +6,7 @@ import { order, routes } from '../../api/client';
 import { isLoose, readContents, type Living } from '../../api/contents';
 import { usePreferences, type Stash } from '../../api/queries';
 import { useChange } from '../../api/useChange';
-import { sayFits, sayInHand, sayNo } from '../../copy/carry';
+import { sayFits, sayInHand, sayNearest, sayNo } from '../../copy/carry';
 import { sayWarning } from '../../copy/reasons';
 import { sayTolerance, sayTrim } from '../../copy/room';
 import { many } from '../../copy/words';
@@ -146,9 +146,14 @@ function Verdict({ aim: { unit, cell, plan }, stash }: { readonly aim: Aim; read
   const stays = first?.thing.lot.spot?.unitId === unit.id && first.thing.lot.spot.cell === first.cell;
   return (
     <>
+      {first && first.cell !== cell && unit.facts.tolerance && (
+        <Txt>{sayNearest(address, unit.facts.tolerance)}</Txt>
+      )}
       {first && (
         <Txt>
-          {stays && !isLoose(unit) ? `${address} is where it is now.` : sayFits(address, first.clear, units)}
+          {stays && !isLoose(unit)
+            ? `${address} is where it is now.`
+            : sayFits(addressIn(unit, first.cell), first.clear, units)}
         </Txt>
       )}
       {plan.refused.map(({ thing, refusal }) => (

@@ -26,7 +26,14 @@ export function useAim(
     const unit = stash.wall.units.find(({ id }) => id === choice?.unitId);
     if (!unit || !choice || carried.length === 0) return undefined;
     const cell = isLoose(unit) ? null : choice.slot;
-    return { unit, cell, plan: setDownFrom(carried, { unit, cell }, room) };
+    const groupOf = (id: string) => stash.byId.get(id)?.group;
+    const plan = setDownFrom(
+      carried,
+      { unit, cell },
+      room,
+      ({ supply: { group } }, other) => groupOf(other.supply.id) === group,
+    );
+    return { unit, cell, plan };
   }, [stash, carried, choice, room]);
   const refused = aim?.plan.refused[0]?.thing;
   /** What would take a thing that was refused. */
