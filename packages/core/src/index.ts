@@ -221,7 +221,15 @@ export {
   withNeutrals,
   type Scheme,
 } from './arrange/scheme';
-export { familyGroupOf, keyed, makeRainbowOrder, rainbowOrder, type ColouredItem } from './arrange/order';
+export { familyGroupOf, keyed, makeRainbowOrder, type ColouredItem } from './arrange/order';
+export {
+  planMoves,
+  type Lift,
+  type MoveOptions,
+  type MovePlan,
+  type NoPlan,
+} from './arrange/moves/planMoves';
+export { rainbowOrder, type RainbowScheme, type Within } from './arrange/rainbow';
 export { shelfFigures, type ShelfFigures } from './arrange/figures';
 export { makeGrouping, type Grouping } from './arrange/groups';
 export { growthOf } from './arrange/growth';

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
-import { rainbowOrder, type ColouredItem } from './order';
-import { DEFAULT_SCHEME } from './scheme';
+import { colourDifference, labOf } from '../colour/lab';
+import { familyGroupOf, type ColouredItem } from './order';
+import { numbersFrom } from './smooth/shortest';
+import { rainbowOrder } from './rainbow';
 
 const item = (id: string, hex: string, more: Partial<ColouredItem> = {}): ColouredItem => ({
   id,
@@ -29,7 +31,7 @@ test('a scheme moves families and turns lightness round', () => {
     item('rose', '#ee9dbb'),
     item('red', '#b3262b'),
   ];
-  const scheme = { familyOrder: ['pink', 'red'], lightness: 'dark-first' } as const;
+  const scheme = { familyOrder: ['pink', 'red'], within: 'dark-first' } as const;
   expect(ids(rainbowOrder(items, scheme))).toEqual(['rose', 'red', 'navy', 'sky']);
 });
 
@@ -55,10 +57,86 @@ test('the order is total and stable: any shuffle comes out the same, and sorting
         (p, q) => ((p.id.charCodeAt(0) * 31 + seed) % 7) - ((q.id.charCodeAt(0) * 17 + seed) % 5),
       );
       const before = JSON.stringify(shuffled);
-      const sorted = rainbowOrder(shuffled, DEFAULT_SCHEME);
+      const sorted = rainbowOrder(shuffled, {});
       expect(sorted).toEqual(rainbowOrder(items));
       expect(rainbowOrder(sorted)).toEqual(sorted);
       expect(JSON.stringify(shuffled)).toBe(before);
     }),
+  );
+});
+
+/** Colours all over what a screen can show. */
+const anyColours = (count: number, seed: number): ColouredItem[] => {
+  const number = numbersFrom(seed);
+  return Array.from({ length: count }, (_, i) =>
+    item(`${i}`, `#${(number() >>> 8).toString(16).padStart(6, '0')}`),
+  );
+};
+const pathOf = (items: readonly ColouredItem[]): number =>
+  items.slice(1).reduce((sum, { hex }, i) => sum + colourDifference(items[i]?.hex ?? hex, hex), 0);
+const breaksOf = (items: readonly ColouredItem[]): number =>
+  items.slice(1).filter((each, i) => familyGroupOf(each) !== familyGroupOf(items[i] ?? each)).length;
+
+/** The shortest path through all of them, each family whole and in its turn, by trying every one. */
+function shortest(items: readonly ColouredItem[]): number {
+  let least = Infinity;
+  const inTurn = rainbowOrder(items).map(familyGroupOf);
+  const go = (path: ColouredItem[], left: readonly ColouredItem[]): void => {
+    if (left.length === 0) least = Math.min(least, pathOf(path));
+    for (const each of left)
+      if (familyGroupOf(each) === inTurn[path.length])
+        go(
+          [...path, each],
+          left.filter((other) => other !== each),
+        );
+  };
+  go([], items);
+  return least;
+}
+
+test('smooth: of few things the shortest path there is, families whole and in their turn', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 2, max: 8 }), fc.nat(), (count, seed) => {
+      const items = anyColours(count, seed);
+      const smooth = rainbowOrder(items, { within: 'smooth' });
+      expect(ids(smooth).sort()).toEqual(ids(items).sort());
+      expect(smooth.map(familyGroupOf)).toEqual(rainbowOrder(items).map(familyGroupOf));
+      expect(pathOf(smooth)).toBeLessThanOrEqual(shortest(items) + 1e-6);
+    }),
+    { numRuns: 80 },
+  );
+});
+
+test('smooth: of many a much shorter path than by lightness, the same for a seed however they came in', () => {
+  const items = anyColours(150, 5);
+  const smooth = rainbowOrder(items, { within: 'smooth', seed: 3 });
+  expect(pathOf(smooth)).toBeLessThan(0.75 * pathOf(rainbowOrder(items)));
+  expect(breaksOf(smooth)).toBe(new Set(items.map(familyGroupOf)).size - 1);
+  expect(ids(rainbowOrder([...items].reverse(), { within: 'smooth', seed: 3 }))).toEqual(ids(smooth));
+  expect(pathOf(rainbowOrder(items, { within: 'smooth', budgetMs: 400 }))).toBeLessThanOrEqual(
+    pathOf(rainbowOrder(items, { within: 'smooth', budgetMs: 0 })),
+  );
+});
+
+test('between: the less smooth, the more pairs of a family stand light to dark', () => {
+  const items = anyColours(120, 9);
+  const agreeing = (within: { smooth: number }): number => {
+    const path = rainbowOrder(items, { within });
+    const pairs = path.flatMap((a, i) =>
+      path.slice(i + 1).flatMap((b) => (familyGroupOf(a) === familyGroupOf(b) ? [[a, b] as const] : [])),
+    );
+    return pairs.filter(([a, b]) => labOf(a.hex).l >= labOf(b.hex).l).length / pairs.length;
+  };
+  expect(agreeing({ smooth: 0 })).toBe(1);
+  expect(agreeing({ smooth: 0.25 })).toBeGreaterThan(0.9);
+  expect(agreeing({ smooth: 0.25 })).toBeGreaterThan(agreeing({ smooth: 0.5 }));
+  expect(agreeing({ smooth: 0.5 })).toBeGreaterThan(agreeing({ smooth: 1 }));
+});
+
+test('what cannot be ordered is refused with a sentence', () => {
+  const twice = [item('a', '#fff'), item('a', '#000')];
+  expect(() => rainbowOrder(twice)).toThrow('Two things have the id “a”; each stands in one place only.');
+  expect(() => rainbowOrder([], { within: { smooth: 2 } })).toThrow(
+    'How smooth goes from 0 to 1; 2 does not.',
   );
 });

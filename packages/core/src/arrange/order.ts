@@ -73,15 +73,3 @@ export function makeRainbowOrder(scheme: Scheme = DEFAULT_SCHEME): Order<Keyed<u
     byId,
   );
 }
-
-/**
- * The items in rainbow order: by family, then light to dark (or as the scheme says).
- * Total and stable: the same items always come out the same way, however they came in.
- * Throws NotAColourError when an item's hex is not a colour.
- */
-export function rainbowOrder<T extends ColouredItem>(items: readonly T[], scheme?: Scheme): T[] {
-  return items
-    .map(keyed)
-    .sort(makeRainbowOrder(scheme))
-    .map((k) => k.item);
-}

@@ -1,5 +1,6 @@
 import { shelfFigures } from '../arrange/figures';
-import { keyed, rainbowOrder } from '../arrange/order';
+import { keyed } from '../arrange/order';
+import { rainbowOrder } from '../arrange/rainbow';
 import { ownIt, type Owned } from '../find/ownIt';
 import { makeStashSearch } from '../find/stashSearch';
 import { searchable } from '../find/subject';
