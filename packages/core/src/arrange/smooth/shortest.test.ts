@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { MOST_EXACT, shortestRound } from './exact';
 import { numbersFrom, shortRound } from './shortest';
 import { Tour, type Costs } from './tour';
 
@@ -38,7 +39,24 @@ test('few nodes: the shortest of all rounds', () => {
       expect([...round].sort((a, b) => a - b)).toEqual(inTurn(n));
       if (n > 2) expect(lengthOf(costs, round)).toBeLessThan(best(costs) * 1.0001 + 1e-9);
     }),
-    { numRuns: 60 },
+    { numRuns: 100 },
+  );
+});
+
+test('beyond what is worked out to the end, moves and shakes find the shortest too', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 8, max: MOST_EXACT }), fc.nat(), (n, seed) => {
+      const costs = costsOf(n, seed);
+      const tour = new Tour(costs, inTurn(n));
+      tour.improveAll();
+      tour.keep();
+      const number = numbersFrom(seed);
+      for (let k = 0; k < 300; k++)
+        if (tour.shake(number() % n, 1 + (number() % (n >> 2)), 1 + (number() % (n >> 2))) <= 0) tour.keep();
+        else tour.takeBack();
+      expect(tour.length()).toBeLessThan(lengthOf(costs, shortestRound(costs)) * 1.02);
+    }),
+    { numRuns: 60, seed: 7 },
   );
 });
 

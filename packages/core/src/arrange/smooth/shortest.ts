@@ -1,9 +1,8 @@
+import { MOST_EXACT, shortestRound } from './exact';
 import { Tour, type Costs } from './tour';
 
 /** Stretches that are swapped at random are at most so long. */
 const SWAPPED = 30;
-/** So few nodes are not worth shaking. */
-const FEW = 8;
 
 /** Whole numbers below 2³², the same ones for a seed (mulberry32, public domain). */
 export function numbersFrom(seed: number): () => number {
@@ -17,7 +16,7 @@ export function numbersFrom(seed: number): () => number {
 }
 
 /**
- * A short round through every node, from a first one given: 2-opt and Or-opt moves between near neighbours, shaken again and
+ * A short round through every node, from a first one given; of few, the shortest. 2-opt and Or-opt moves between near neighbours, shaken again and
  * again by swapping two short stretches and kept where that did not make it longer (iterated local search, Johnson & McGeoch 1997).
  * The same for the same seed and number of shakes, on every machine.
  */
@@ -27,13 +26,13 @@ export function shortRound(
   { shakes, seed }: { readonly shakes: number; readonly seed: number },
 ): readonly number[] {
   const { n } = costs;
-  if (n < 4) return start;
+  if (n <= MOST_EXACT) return shortestRound(costs);
   const tour = new Tour(costs, start);
   tour.improveAll();
   tour.keep();
   const number = numbersFrom(seed);
   const most = Math.min(SWAPPED, Math.floor(n / 4));
-  for (let k = 0; n >= FEW && k < shakes; k++) {
+  for (let k = 0; k < shakes; k++) {
     const by = tour.shake(number() % n, 1 + (number() % most), 1 + (number() % most));
     if (by <= 0) tour.keep();
     else tour.takeBack();
