@@ -1,7 +1,8 @@
 /**
  * Measures how well a rainbow is ordered, on colours drawn from an openly licensed list of names, and prints a line for each: how much
  * longer the smoothest path is than the least any path with whole families can have (Held–Karp), how long a plain sort by hue is
- * beside it, and what lies between lightness and smoothness. Ratios are means over the seeds it prints.
+ * beside it, what lies between lightness and smoothness, and how many things make room for each purchase. Figures are means over the
+ * seeds it prints.
  *   npx tsx scripts/arrange.mts
  */
 import { colornames } from 'color-name-list';
@@ -10,6 +11,7 @@ import { familyGroupOf, type ColouredItem } from '../packages/core/src/arrange/o
 import { rainbowOrder } from '../packages/core/src/arrange/rainbow.ts';
 import { numbersFrom } from '../packages/core/src/arrange/smooth/shortest.ts';
 import { leastRound } from './arrange/bound.mts';
+import { grown } from './arrange/growth.mts';
 
 const SEEDS = [1, 2, 3, 4, 5];
 /** From family to family costs so much besides, so that there is one edge between each two. */
@@ -96,3 +98,13 @@ for (const count of [60, 120, 240, 360]) {
   }
   console.log(`  ${count} colours: tau ${say(mean(tau!))}, ${say(mean(ratio!))} × the smoothest path`);
 }
+console.log(`growing from 60% to 95% full, some families far faster (seeds ${SEEDS.join(', ')})`);
+for (const spots of [120, 360])
+  for (const tolerance of [0, 2]) {
+    const runs = SEEDS.map((seed) => grown(spots, seed, tolerance));
+    const sum = (what: 'moved' | 'still' | 'bought'): number =>
+      runs.reduce((total, run) => total + run[what], 0);
+    console.log(
+      `  ${spots} spots${tolerance > 0 ? `, ${tolerance} places off will do` : ''}: ${(sum('moved') / sum('bought')).toFixed(2)} things moved over for each purchase, none for ${((100 * sum('still')) / sum('bought')).toFixed(0)}%`,
+    );
+  }

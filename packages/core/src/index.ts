@@ -229,6 +229,8 @@ export {
   type MovePlan,
   type NoPlan,
 } from './arrange/moves/planMoves';
+export { insertOne, type InsertOptions, type Insertion } from './arrange/insertOne';
+export { spreadRoom, type Rates } from './arrange/spreadRoom';
 export { rainbowOrder, type RainbowScheme, type Within } from './arrange/rainbow';
 export { shelfFigures, type ShelfFigures } from './arrange/figures';
 export { makeGrouping, type Grouping } from './arrange/groups';

@@ -1,11 +1,11 @@
 /**
  * Shares `total` indivisible places among claims in proportion to their weights
- * (largest remainder, Hamilton's method). Where there is enough for everyone, each claim gets at least one.
+ * (largest remainder, Hamilton's method). Where there is enough for everyone, each claim gets at least `least`, one or none.
  * Answers as many whole numbers as weights, adding up to `total`; ties go to the earlier claim.
  */
-export function shareOut(total: number, weights: readonly number[]): number[] {
+export function shareOut(total: number, weights: readonly number[], least: 0 | 1 = 1): number[] {
   if (weights.length === 0) return [];
-  const each = total >= weights.length ? 1 : 0;
+  const each = total >= weights.length ? least : 0;
   const rest = total - each * weights.length;
   const sum = weights.reduce((a, b) => a + b, 0);
   const exact = weights.map((w) => (rest * (sum > 0 ? w : 1)) / (sum > 0 ? sum : weights.length));
