@@ -118,6 +118,14 @@ test('smooth: of many a much shorter path than by lightness, the same for a seed
   );
 });
 
+test('more than are looked at together are laid out family by family, each from where the last ended', () => {
+  const items = anyColours(1300, 2);
+  const smooth = rainbowOrder(items, { within: 'smooth', budgetMs: 100 });
+  expect(ids(smooth).sort()).toEqual(ids(items).sort());
+  expect(breaksOf(smooth)).toBe(new Set(items.map(familyGroupOf)).size - 1);
+  expect(pathOf(smooth)).toBeLessThan(0.5 * pathOf(rainbowOrder(items)));
+});
+
 test('between: the less smooth, the more pairs of a family stand light to dark', () => {
   const items = anyColours(120, 9);
   const agreeing = (within: { smooth: number }): number => {
