@@ -10,6 +10,7 @@ import { ciede2000, hueOf, labOf } from '../packages/core/src/colour/lab.ts';
 import { familyGroupOf, type ColouredItem } from '../packages/core/src/arrange/order.ts';
 import { rainbowOrder } from '../packages/core/src/arrange/rainbow.ts';
 import { numbersFrom } from '../packages/core/src/arrange/smooth/shortest.ts';
+import { twoWay } from '../packages/core/src/arrange/twoWay.ts';
 import { leastRound } from './arrange/bound.mts';
 import { grown } from './arrange/growth.mts';
 
@@ -66,6 +67,17 @@ function tauOf(items: readonly ColouredItem[]): number {
   return agree / pairs;
 }
 
+/** What a thing and its neighbours to the right and below differ by, on average. */
+function meanStep(row: readonly (ColouredItem | null)[], columns: number): number {
+  const steps = row.flatMap((each, cell) => {
+    const beside = [cell % columns < columns - 1 ? row[cell + 1] : null, row[cell + columns]];
+    return each ? beside.flatMap((other) => (other ? [apart(each, other)] : [])) : [];
+  });
+  return mean(steps);
+}
+/** A long run works so much, in ms of a usual machine. */
+const LONG_MS = 5000;
+
 const mean = (values: readonly number[]): number =>
   values.reduce((sum, each) => sum + each, 0) / values.length;
 const say = (value: number): string => value.toFixed(3);
@@ -108,3 +120,24 @@ for (const spots of [120, 360])
       `  ${spots} spots${tolerance > 0 ? `, ${tolerance} places off will do` : ''}: ${(sum('moved') / sum('bought')).toFixed(2)} things moved over for each purchase, none for ${((100 * sum('still')) / sum('bought')).toFixed(0)}%`,
     );
   }
+console.log(`as a picture, neighbours to the right and below (seeds ${SEEDS.slice(0, 3).join(', ')})`);
+for (const [rows, columns] of [
+  [6, 10],
+  [10, 12],
+] as const) {
+  const [long, byRow, ms]: number[][] = [[], [], []];
+  for (const seed of SEEDS.slice(0, 3)) {
+    const items = drawn(rows * columns - 3, seed);
+    const begun = performance.now();
+    const found = meanStep(twoWay(items, { rows, columns }), columns);
+    ms!.push(performance.now() - begun);
+    const longRuns = [1, 2].map((other) =>
+      twoWay(items, { rows, columns }, { seed: other, budgetMs: LONG_MS }),
+    );
+    long!.push(found / Math.min(...longRuns.map((row) => meanStep(row, columns))));
+    byRow!.push(found / meanStep(rainbowOrder(items, { within: 'smooth' }), columns));
+  }
+  console.log(
+    `  ${rows} × ${columns}: ${say(mean(long!))} × the best of two long runs, ${say(mean(byRow!))} × the smoothest order row by row, ${Math.max(...ms!).toFixed(0)} ms at most`,
+  );
+}

@@ -230,6 +230,7 @@ export {
   type NoPlan,
 } from './arrange/moves/planMoves';
 export { insertOne, type InsertOptions, type Insertion } from './arrange/insertOne';
+export { twoWay, type TwoWayOptions } from './arrange/twoWay';
 export { spreadRoom, type Rates } from './arrange/spreadRoom';
 export { rainbowOrder, type RainbowScheme, type Within } from './arrange/rainbow';
 export { shelfFigures, type ShelfFigures } from './arrange/figures';
