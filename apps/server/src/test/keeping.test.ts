@@ -1,12 +1,10 @@
 import {
   copyFileSync,
   existsSync,
-  linkSync,
   mkdirSync,
   readdirSync,
   readFileSync,
   rmSync,
-  statSync,
   utimesSync,
   writeFileSync,
 } from 'node:fs';
@@ -141,35 +139,6 @@ test('pictures that nothing speaks of go after a week; what a change can bring b
   expect(left).toEqual(new Set([kept.id, undone.id, young.id]));
   expect(left.has(orphan.id)).toBe(false);
 });
-
-// What is locked can only be read where the system tells it.
-(existsSync('/proc/locks') ? test : test.skip)(
-  'looking for what is left over lets go none of the locks a stash is held by',
-  async () => {
-    const db = join(world.folder, 'stash.db');
-    linkSync(`${db}-shm`, join(world.folder, 'the same by another name'));
-    const held = (): string[] => {
-      const inodes = [db, `${db}-shm`].map((file) => statSync(file).ino);
-      return readFileSync('/proc/locks', 'utf8')
-        .split('\n')
-        .map((line) => line.trim().split(/\s+/))
-        .filter(
-          ([, , , , pid, at = '']) =>
-            pid === String(process.pid) && inodes.includes(Number(at.split(':')[2])),
-        )
-        .map(([, , , how, , at, from]) => `${how} ${at} ${from}`)
-        .sort();
-    };
-    const before = held();
-    expect(before.length).toBeGreaterThanOrEqual(2);
-    const photos = {
-      folder: join(world.folder, 'photos'),
-      prepare: () => Promise.resolve('unreadable' as const),
-    };
-    await sweepPhotos({ store: world.store, ports: systemPorts, photos }, db);
-    expect(held()).toEqual(before);
-  },
-);
 
 test('a copy of today opens by itself, while the stash is in use; seven days are kept', async () => {
   await world.add({ name: 'Reed' });

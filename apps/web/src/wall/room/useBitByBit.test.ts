@@ -11,7 +11,10 @@ test('whatever was drawn, step by step it becomes what is wanted, never more at 
       for (let i = 0; i < 300; i++) {
         const next = afterOne(drawn, mapOf(wanted), step);
         if (next === drawn) break;
-        for (const [id, size] of next) expect(size - (drawn.get(id) ?? 0)).toBeLessThanOrEqual(step);
+        for (const [id, size] of next) {
+          const most = size === Infinity ? (wanted[id] ?? 0) : size;
+          expect(most - (drawn.get(id) ?? 0)).toBeLessThanOrEqual(step);
+        }
         drawn = next;
       }
       expect([...drawn.keys()].sort()).toEqual(Object.keys(wanted).sort());
@@ -27,10 +30,15 @@ test('what is wanted first is drawn whole before the next begins', () => {
   const two = afterOne(one, wanted, 24);
   expect([[...one], [...two], [...afterOne(two, wanted, 24)]]).toEqual([
     [['near', 24]],
-    [['near', 30]],
+    [['near', Infinity]],
     [
-      ['near', 30],
+      ['near', Infinity],
       ['far', 24],
     ],
   ]);
+});
+
+test('what is whole stays whole when something comes to it', () => {
+  const whole = afterOne(new Map(), mapOf({ rail: 3 }), 24);
+  expect(afterOne(whole, mapOf({ rail: 40 }), 24)).toBe(whole);
 });

@@ -1,6 +1,6 @@
 import { startTransition, useEffect, useState, type RefObject } from 'react';
 
-/** How much of each is drawn by now. */
+/** How much of each is drawn by now; `Infinity` once it is whole, so that what comes to it later does not make it come anew. */
 export type Drawn = ReadonlyMap<string, number>;
 
 /**
@@ -27,7 +27,11 @@ export function useBitByBit(
 export function afterOne(drawn: Drawn, wanted: ReadonlyMap<string, number>, step: number): Drawn {
   const of = (id: string): number => drawn.get(id) ?? 0;
   const next = [...wanted].find(([id, size]) => of(id) < size);
-  if (next) return new Map(drawn).set(next[0], Math.min(next[1], of(next[0]) + step));
+  if (next) {
+    const [id, size] = next;
+    const more = of(id) + step;
+    return new Map(drawn).set(id, more >= size ? Infinity : more);
+  }
   const gone = [...drawn.keys()].find((id) => !wanted.has(id));
   if (gone === undefined) return drawn;
   const after = new Map(drawn);
