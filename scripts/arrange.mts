@@ -9,7 +9,7 @@ import { colornames } from 'color-name-list';
 import { ciede2000, hueOf, labOf } from '../packages/core/src/colour/lab.ts';
 import { familyGroupOf, type ColouredItem } from '../packages/core/src/arrange/order.ts';
 import { rainbowOrder } from '../packages/core/src/arrange/rainbow.ts';
-import { numbersFrom } from '../packages/core/src/arrange/smooth/shortest.ts';
+import { numbersFrom } from '../packages/core/src/arrange/smooth/numbers.ts';
 import { twoWay } from '../packages/core/src/arrange/twoWay.ts';
 import { leastRound } from './arrange/bound.mts';
 import { grown } from './arrange/growth.mts';

@@ -8,6 +8,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import {
+  allocate,
   compareHomes,
   evenGrid,
   formsOfKind,
@@ -17,12 +18,12 @@ import {
   unitFromTemplate,
   keyed,
   mayLive,
-  placeInGrid,
+  rainbowOrder,
   shelfFigures,
   zonesOf,
   type Lodger,
-  type PlaceItem,
-  type PlaceUnit,
+  type ColouredItem,
+  type PathUnit,
   type Unit,
 } from '../packages/core/src/index.ts';
 import { rootUnits } from '../packages/contract/src/index.ts';
@@ -30,7 +31,7 @@ import { openStore } from '../apps/server/src/db/open.ts';
 import { systemPorts } from '../apps/server/src/services/ports.ts';
 import { restoreDocument } from '../apps/server/src/services/restore.ts';
 import { StashList } from '../apps/server/src/services/stashList.ts';
-import { previewArrange } from '../apps/server/src/services/arrange.ts';
+import { previewHere } from '../apps/server/src/services/arrange/arrange.ts';
 import { demoRoom } from '../apps/server/src/demo/room.ts';
 import { randomStream } from '../apps/server/src/demo/random.ts';
 
@@ -66,14 +67,14 @@ const rackOf = (id: string, rows: number, columns: number): Unit => ({
 });
 
 for (const n of [120, 1000, 5000]) {
-  const items = Array.from({ length: n }, (_, i): PlaceItem & Lodger => ({
+  const items = Array.from({ length: n }, (_, i): ColouredItem & Lodger => ({
     id: `i${i}`,
     hex: hex(),
     supply: { id: `i${i}`, kind: 'ink', form: 'full-pad', facts: {} },
     lot: { id: `i${i}`, as: 'whole', items: 1, left: 60, spot: null },
     alike: 'full pad',
   }));
-  const units = Array.from({ length: Math.ceil((n * 1.1) / 60) }, (_, i): PlaceUnit<Lodger> => {
+  const units = Array.from({ length: Math.ceil((n * 1.1) / 60) }, (_, i): PathUnit<Lodger & ColouredItem> => {
     const unit = rackOf(`u${i}`, 12, 5);
     return {
       id: unit.id,
@@ -83,7 +84,7 @@ for (const n of [120, 1000, 5000]) {
     };
   });
   const arrange = () => {
-    const { units: filled } = placeInGrid(items, units);
+    const { units: filled } = allocate(rainbowOrder(items), units);
     return shelfFigures(filled.map(({ slots }) => slots.map((slot) => slot && keyed(slot))));
   };
   const start = performance.now();
@@ -176,7 +177,7 @@ for (const n of [120, 1000, 5000]) {
     `list ${n} supplies on the server, read anew: ${await timed(() => new StashList(store).asJson())}`,
   );
   const request = { kinds: ['ink' as const], unitIds: units.map(({ id }) => id) };
-  console.log(`preview arranging ${n} on the server: ${await timed(() => previewArrange(context, request))}`);
+  console.log(`preview arranging ${n} on the server: ${await timed(() => previewHere(context, request))}`);
   store.close();
 }
 rmSync(folder, { recursive: true, force: true });

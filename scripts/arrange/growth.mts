@@ -4,7 +4,7 @@ import type { Family } from '../../packages/core/src/colour/families.ts';
 import { insertOne } from '../../packages/core/src/arrange/insertOne.ts';
 import type { ColouredItem } from '../../packages/core/src/arrange/order.ts';
 import { rainbowOrder } from '../../packages/core/src/arrange/rainbow.ts';
-import { numbersFrom } from '../../packages/core/src/arrange/smooth/shortest.ts';
+import { numbersFrom } from '../../packages/core/src/arrange/smooth/numbers.ts';
 import { spreadRoom } from '../../packages/core/src/arrange/spreadRoom.ts';
 
 const FROM = 0.6;

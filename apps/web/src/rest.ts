@@ -6,6 +6,7 @@ import './frame/noEval';
 
 export { ArrangeScreen } from './arrange/ArrangeScreen';
 export { FamiliesScreen } from './arrange/families/FamiliesScreen';
+export { PlanScreen } from './arrange/plan/PlanScreen';
 export { OrderScreen } from './arrange/order/OrderScreen';
 export { BenchScreen } from './bench/BenchScreen';
 export { KitsScreen } from './bench/KitsScreen';

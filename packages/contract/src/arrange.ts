@@ -7,10 +7,20 @@ export const purposesBody = z
   .array(z.object({ name: word, also: z.array(word).max(20, 'At most 20 meanings of one purpose.') }))
   .max(200, 'At most 200 purposes can be put in order.');
 
-const scheme = z.object({
+/** How smoothly colours follow one another where lightness would decide: 0 by lightness, 1 as smooth as can be. */
+export const smoothness = z
+  .number('How smooth goes from 0 to 1.')
+  .min(0, 'How smooth goes from 0 to 1.')
+  .max(1, 'How smooth goes from 0 to 1.');
+
+/** What of an order is the same for all kinds. */
+export const schemeBody = z.object({
   familyOrder: z.array(z.enum(STRETCHES)).max(STRETCHES.length),
   lightness: z.enum(['light-first', 'dark-first']),
   purposes: purposesBody.optional(),
+  smooth: smoothness.default(0),
+  /** Racks are filled as a picture: hue across, light to dark down. */
+  picture: z.boolean().default(false),
 });
 
 /** Sort recipes by kind, or `kind/form` for the exceptions. */
@@ -19,26 +29,42 @@ export const recipesBody = z.record(
   z.array(z.enum(SORT_KEYS)).max(SORT_KEYS.length, 'A recipe names each key once.'),
 );
 
+const unitIds = z.array(z.string().min(1).max(64)).max(500, 'At most 500 places at once.');
+
 export const arrangeRequest = z.object({
   kinds: z.array(z.enum(KINDS)).min(1, 'Choose at least one kind to arrange.'),
-  unitIds: z.array(z.string()).min(1, 'Choose at least one rack to arrange into.'),
+  unitIds: unitIds.min(1, 'Choose at least one rack to arrange into.'),
   /** Also bring in supplies of these kinds that live in other racks. */
   fromElsewhere: z.boolean().default(false),
-  scheme: scheme.optional(),
+  /** Places that are emptied into those. */
+  outOf: unitIds.default([]),
+  scheme: schemeBody.optional(),
   /** Recipes by kind, or `kind/form`; what has none stands in rainbow order. */
   recipes: recipesBody.optional(),
+  /** How far things may stand from their order inside a group so that fewer are lifted: 0 in order, 1 anywhere in their group. */
+  near: z.number().min(0).max(1).default(0),
+  /** What stands together whatever its colour: a pad with its refill, the sheets of a collection. */
+  together: z
+    .array(z.enum(['companions', 'collections']))
+    .max(2)
+    .default([]),
 });
 export type ArrangeRequest = z.input<typeof arrangeRequest>;
+export type ArrangeAsked = z.output<typeof arrangeRequest>;
 
 const figures = z.object({
   placed: z.int(),
   emptySlots: z.int(),
   breaks: z.int(),
   meanStep: z.number().nullable(),
+  /** Share of pairs of a group in one unit that stand as the order wants, 0 to 1; null where there are none. */
+  inOrder: z.number().nullable(),
+  /** How long one looks for a thing, estimated, seconds; null where there is nothing. */
+  lookUp: z.number().nullable(),
 });
 const side = z.object({
   figures,
-  /** Unit id → supply id, or null for an open slot, in reading order. */
+  /** Unit id → supply id, or null for an open slot, in reading order; in their order where things share it. */
   units: z.array(z.object({ unitId: z.string(), slots: z.array(z.string().nullable()) })),
 });
 
@@ -65,6 +91,16 @@ export const leftOverReason = z.discriminatedUnion('code', [
 ]);
 export type LeftOverView = z.infer<typeof leftOverReason>;
 
+/** The cheapest way to place some that are left over: a unit that stands there, or one more from a template. */
+export const remedy = z.object({
+  supplyIds: z.array(z.string()),
+  unitId: z.string().nullable(),
+  template: z.string().nullable(),
+  /** How many of them would go in. */
+  takes: z.int(),
+});
+export type Remedy = z.infer<typeof remedy>;
+
 export const arrangePreview = z.object({
   before: side,
   after: side,
@@ -73,9 +109,42 @@ export const arrangePreview = z.object({
   /** Open slots that a group will grow into. */
   held: z.array(z.object({ unitId: z.string(), slot: z.int(), group: z.string() })),
   leftOver: z.array(z.object({ supplyId: z.string(), reason: leftOverReason })),
-  /** Supplies whose slot changes. */
+  remedies: z.array(remedy),
+  /** Groups that go on in another unit. */
+  continues: z.array(z.object({ group: z.string(), from: z.string(), to: z.string() })),
+  /** Units that stand empty afterwards and did not before. */
+  freed: z.array(z.string()),
+  /** Things that are lifted once or more, and single lifts in all; more where two change places by way of the desk. */
   moves: z.int(),
+  lifts: z.int(),
+  /** How often things of the plan are looked for in a year. */
+  looksAYear: z.number(),
+  /** This person's own pace: seconds a lift, and from how many lifts it is known; 0 where it is a guess. */
+  pace: z.object({ seconds: z.number(), lifts: z.int() }),
+  /** The same for other choices of `near`; left out where there is too much to try them all. */
+  nearer: z.array(z.object({ near: z.number(), lifts: z.int(), inOrder: z.number().nullable() })),
   /** Names the state this was computed from; applying says it back. */
   token: z.string(),
 });
 export type ArrangePreview = z.infer<typeof arrangePreview>;
+
+/** One kind of order, tried on the person's own things at several smoothnesses. */
+export const stripsRequest = arrangeRequest.pick({ kinds: true, recipes: true }).extend({
+  scheme: schemeBody.omit({ smooth: true }).optional(),
+});
+export type StripsRequest = z.input<typeof stripsRequest>;
+export const strips = z.object({
+  /** Supply ids; the strips count into it. */
+  ids: z.array(z.string()),
+  stops: z.array(
+    z.object({
+      smooth: z.number(),
+      row: z.array(z.int()),
+      /** Mean CIEDE2000 from one to the next. */
+      meanStep: z.number().nullable(),
+      /** Share of pairs of a group that stand light to dark, or dark to light. */
+      byLightness: z.number().nullable(),
+    }),
+  ),
+});
+export type Strips = z.infer<typeof strips>;

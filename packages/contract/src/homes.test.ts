@@ -1,5 +1,5 @@
-import { DEFAULT_SCHEME } from '@red-shelf/core';
-import { homesIn, planDrawerOf, type Ordering } from './homes';
+import { DEFAULT_SCHEME, type Ordering } from '@red-shelf/core';
+import { homesIn, planDrawerOf } from './homes';
 import { recordBody, type DrawersBody, type RecordBody } from './records';
 import type { SupplyView } from './supply';
 

@@ -5,23 +5,35 @@ import {
   makeRecipeOrder,
   recipeOf,
   useOf,
-  type Recipes,
+  type Ordering,
   type RoomNow,
-  type Scheme,
   type Sortable,
 } from '@red-shelf/core';
 import type { DrawersBody, RecordBody } from './records';
 import type { SupplyView } from './supply';
 
 export type SortableSupply = SupplyView & Sortable;
-/** How the person puts things in order. */
-export type Ordering = Scheme & { readonly recipes: Recipes };
+
+/** The collection each supply is kept in, by name; the first one where it is in several. */
+export function collectionsIn(
+  records: readonly { readonly body: RecordBody }[],
+): ReadonlyMap<string, string> {
+  const names = new Map<string, string>();
+  for (const { body } of records)
+    if (body.sort === 'group' && body.what === 'collection' && !body.dissolvedOn)
+      for (const { supplyId } of body.members) if (!names.has(supplyId)) names.set(supplyId, body.name);
+  return names;
+}
 
 /** A supply as recipes sort it. */
-export const toSortable = (supply: SupplyView): SortableSupply => ({
+export const toSortable = (
+  supply: SupplyView,
+  collections?: ReadonlyMap<string, string>,
+): SortableSupply => ({
   ...supply,
   lab: labOf(supply.hex),
   uses: useOf(supply),
+  collection: collections?.get(supply.id),
 });
 
 /** Whether a plan of drawers speaks of a thing. */
@@ -34,7 +46,7 @@ export function planDrawerOf(
   supplies: readonly SupplyView[],
   ordering: Ordering,
 ): (supply: SupplyView) => number | null {
-  const pile = supplies.filter((supply) => speaksOf(plan, supply)).map(toSortable);
+  const pile = supplies.filter((supply) => speaksOf(plan, supply)).map((supply) => toSortable(supply));
   const recipe = recipeOf(ordering.recipes, { kind: plan.kind, form: plan.form ?? '' });
   const order = makeRecipeOrder(recipe, ordering, pile);
   const drawerOf = makeDrawerOf(plan.drawers, makeGroupOf(plan.key, pile, ordering, recipe), order, pile);

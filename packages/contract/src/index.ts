@@ -2,11 +2,17 @@ export { COMMAND_AT, COMMAND_ID, PREFERENCES_ID } from './fixed';
 export { nameOfRecord } from './recordName';
 export {
   arrangePreview,
+  arrangeRequest,
   purposesBody,
+  type ArrangeAsked,
   type ArrangePreview,
   type ArrangeRequest,
   type LeftOverView,
+  type Remedy,
+  type Strips,
+  type StripsRequest,
 } from './arrange';
+export { planOf, spotsOf, type PlanBody } from './plan';
 export { batchSet, MOST_AT_ONCE, type BatchSet } from './batch';
 export { changeView, commandHead, type ChangeView, type JournalLine, type KeptView } from './change';
 export { MOST_NAMES, MOST_PHOTO_BYTES, type ColourName, type PhotoView } from './devices';
@@ -50,6 +56,7 @@ export {
   type DrawersBody,
   type GroupBody,
   type NeedBody,
+  type OrderBody,
   type Nudge,
   type Preferences,
   type RangeBody,
@@ -67,7 +74,7 @@ export { afterBatch, nameOfMany } from './foretell/batch';
 export { inMakingOrder, joined } from './foretell/merge';
 export { coloured } from './foretell/supply';
 export { fullSupply, leanSupply, type LeanSupply } from './lean';
-export { homesIn, planDrawerOf, toSortable, type SortableSupply } from './homes';
+export { collectionsIn, homesIn, planDrawerOf, toSortable, type SortableSupply } from './homes';
 export { afterUseFor, readHeldFor } from './heldFor';
 export { viewOf } from './view';
 export { fileRoutes, routes, type Route } from './routes';

@@ -37,6 +37,8 @@ export const paths = {
   editUnit: at('PUT', '/api/units/:id'),
   removeUnit: at('POST', '/api/units/:id/remove'),
   previewArrange: at('POST', '/api/arrange/preview'),
+  strips: at('POST', '/api/arrange/strips'),
+  startArrange: at('POST', '/api/arrange/start'),
   applyArrange: at('POST', '/api/arrange/apply'),
   undoChange: at('POST', '/api/changes/:id/undo'),
   previewImport: at('POST', '/api/imports/:id/preview'),

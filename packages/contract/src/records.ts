@@ -11,7 +11,8 @@ import {
   VERDICTS,
 } from '@red-shelf/core';
 import { z } from 'zod';
-import { purposesBody, recipesBody } from './arrange';
+import { purposesBody, recipesBody, schemeBody, smoothness } from './arrange';
+import { planBody } from './plan';
 
 /** Things kept whole beside the supplies: kits and collections, bought packs, ranges, sessions, preferences. */
 const id = z.string().min(1).max(64);
@@ -156,6 +157,14 @@ export const drawersBody = z.object({
     .max(200, 'At most 200 drawers.'),
 });
 
+/** An order by name: recipes for its kinds, and how the rainbow stands. */
+export const orderBody = z.object({
+  sort: z.literal('order'),
+  name: named('The name'),
+  recipes: recipesBody,
+  scheme: schemeBody.omit({ purposes: true }),
+});
+
 export const NUDGES = ['due', 'forgotten', 'caps', 'partners', 'unused', 'seasons', 'misfits'] as const;
 export type Nudge = (typeof NUDGES)[number];
 
@@ -163,6 +172,7 @@ export const preferencesBody = z.object({
   sort: z.literal('preferences'),
   familyOrder: z.array(z.enum(STRETCHES)).max(STRETCHES.length),
   lightness: z.enum(['light-first', 'dark-first']),
+  smooth: smoothness.default(0),
   units: z.enum(['metric', 'inches']),
   currency: z.string().regex(/^[A-Z]{3}$/, 'A currency is three letters, such as EUR.'),
   /** One in, one out: at most so many of a kind. */
@@ -196,12 +206,15 @@ export const recordBody = z.discriminatedUnion('sort', [
   needBody,
   challengeBody,
   drawersBody,
+  planBody,
+  orderBody,
 ]);
 export type RecordBody = z.infer<typeof recordBody>;
 export type GroupBody = z.infer<typeof groupBody>;
 export type NeedBody = z.infer<typeof needBody>;
 export type ChallengeBody = z.infer<typeof challengeBody>;
 export type DrawersBody = z.infer<typeof drawersBody>;
+export type OrderBody = z.infer<typeof orderBody>;
 export type RangeBody = z.infer<typeof rangeBody>;
 export type SessionBody = z.infer<typeof sessionBody>;
 export type DoneBody = z.infer<typeof doneBody>;

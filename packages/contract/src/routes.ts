@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { arrangePreview, arrangeRequest } from './arrange';
+import { arrangePreview, arrangeRequest, strips, stripsRequest } from './arrange';
 import { addMany, batchEdit, merge, verdictBody } from './batch';
 import { changeView, journalLine, keptView } from './change';
 import { colourName, MOST_NAMES, photoView, readerRequest, reading, scannable } from './devices';
@@ -100,6 +100,9 @@ export const routes = {
   editUnit: route(paths.editUnit, editedUnit, changedUnit),
   removeUnit: route(paths.removeUnit, z.object({ version: z.int() }), changed),
   previewArrange: route(paths.previewArrange, arrangeRequest, arrangePreview),
+  strips: route(paths.strips, stripsRequest, strips),
+  /** Begins a plan that is carried out lift by lift. */
+  startArrange: route(paths.startArrange, arrangeRequest.extend({ token: z.string() }), changedRecord),
   applyArrange: route(paths.applyArrange, arrangeRequest.extend({ token: z.string() }), changed),
   undoChange: route(paths.undoChange, z.object({}), changed.extend({ kept: keptView })),
   previewImport: route(paths.previewImport, importChoices, importPreview),

@@ -109,7 +109,11 @@ export const place = z.object({
   unitId: z.string().min(1).max(64),
   cell: z.int().min(0).max(100_000).nullable(),
 });
-export type Place = z.infer<typeof place>;
+export const setDownAt = place.extend({
+  /** Where things share the place: the lot it is set before; behind all of them where left out. */
+  before: z.string().min(1).max(80).optional(),
+});
+export type Place = z.infer<typeof setDownAt>;
 export const spot = place.extend({ rank: z.int().min(0).max(1e6) });
 
 /** Width and height of a flat thing, µm. */
@@ -131,7 +135,7 @@ export type HoldingView = z.infer<typeof holdingView>;
 /** Sets a lot down, or lifts it for good where the place is null; with an amount only that much of it. */
 export const placedHolding = z.object({
   version: z.int().min(1, 'Say which version you saw.'),
-  place: place.nullable(),
+  place: setDownAt.nullable(),
   amount: wholeNumber('How many').min(1, 'Move at least one.').optional(),
 });
 /** Several lots, each with where it goes; all of them, or none. */

@@ -150,6 +150,7 @@ export { cellAt, cellsBefore, evenGrid } from './storage/models/grid';
 export { FILLINGS, MOST_COLUMNS, MOST_LAYERS, MOST_ROWS, type GridModel } from './storage/models/gridSchema';
 export type { Box } from './storage/models/definition';
 export type { LooseModel } from './storage/models/looseSchema';
+export { placeAt, settledRanks, type Ranked } from './storage/placeAt';
 export { offerSlots, racksFor, type Offer, type OfferUnit } from './storage/offer';
 export { findTemplate, UNIT_TEMPLATES, type UnitTemplate } from './storage/templates';
 export {
@@ -229,22 +230,29 @@ export {
   type MovePlan,
   type NoPlan,
 } from './arrange/moves/planMoves';
+export { inWalkingOrder, type SharedRoom } from './arrange/moves/walk';
+export { isNowhere, stillToDo, type StillToDo } from './arrange/moves/stillToDo';
+export { lookUp, type LookUp, type Sought } from './arrange/lookUp';
+export { paceOf, type Pace } from './arrange/pace';
 export { insertOne, type InsertOptions, type Insertion } from './arrange/insertOne';
 export { twoWay, type TwoWayOptions } from './arrange/twoWay';
 export { spreadRoom, type Rates } from './arrange/spreadRoom';
 export { rainbowOrder, type RainbowScheme, type Within } from './arrange/rainbow';
+export { SCHOOLS, type School } from './arrange/schools';
+export { keepTogether } from './arrange/together';
+export { remediesFor, type RemedyFor } from './arrange/remedies';
+export { inOrder, type Ordering } from './arrange/inOrder';
 export { shelfFigures, type ShelfFigures } from './arrange/figures';
 export { makeGrouping, type Grouping } from './arrange/groups';
 export { growthOf } from './arrange/growth';
+export { allocate, type AllocateOptions, type Allocation, type Continued } from './arrange/place/allocate';
 export {
-  placeInGrid,
-  type Arrangement,
-  type LeftOverReason,
-  type PlaceItem,
-  type PlaceOptions,
-  type PlaceUnit,
   zonesOf,
-} from './arrange/place';
+  type LeftOverReason,
+  type PathUnit,
+  type PathZone,
+  type Placing,
+} from './arrange/place/path';
 export {
   ACTS,
   type Act,

@@ -33,6 +33,8 @@ const LIMITS: Readonly<Record<TaskName, Limits>> = {
   document: WHOLE,
   copy: WHOLE,
   csv: WHOLE,
+  arrange: { ...LIST, mostMs: MINUTE },
+  strips: { ...LIST, mostMs: MINUTE },
 };
 /** Tasks that write, or must see one state: the writes' turn is kept meanwhile. */
 const ALONE: ReadonlySet<TaskName> = new Set(['restore', 'undo', 'document', 'importList']);

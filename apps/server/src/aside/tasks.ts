@@ -1,5 +1,7 @@
 import { createWriteStream } from 'node:fs';
 import type { Report, TaskName, Tasks } from '../services/aside';
+import { previewHere } from '../services/arrange/arrange';
+import { stripsHere } from '../services/arrange/strips';
 import { runCommand } from '../services/commands';
 import type { Context } from '../services/context';
 import { copyInto } from '../services/copies';
@@ -26,4 +28,6 @@ export const TASKS: { readonly [N in TaskName]: Work<N> } = {
   readList: (_, { bytes }) => Promise.resolve(readList(bytes)),
   previewList,
   importList,
+  arrange: previewHere,
+  strips: stripsHere,
 };

@@ -1,7 +1,7 @@
 import type { Happening, PlaceSpot, Posting, Shift, StashEvent } from '@red-shelf/core';
-import { and, asc, gt, inArray, lte } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, lte } from 'drizzle-orm';
 import { chunks, touch, type Readable, type Tx } from './tx';
-import { events, postings, shifts } from './schema';
+import { changes, events, postings, shifts } from './schema';
 
 /** An event and when it was recorded. */
 export type EventRecord = StashEvent & { readonly recordedAt: string };
@@ -157,4 +157,19 @@ export async function eventsTouching(
   return [...rows.values()]
     .sort((p, q) => p.seq - q.seq)
     .map((row) => asEvent(row, posted.get(row.seq) ?? [], moved.get(row.seq) ?? []));
+}
+
+/** So many of the last lifts say how fast a person is. */
+const LATEST_LIFTS = 300;
+
+/** When things were set down lately, one change each, ms since 1970. */
+export async function liftTimes(db: Readable): Promise<number[]> {
+  const rows = await db
+    .selectDistinct({ changeId: events.changeId, at: events.at, seq: changes.seq })
+    .from(events)
+    .innerJoin(changes, eq(changes.id, events.changeId))
+    .where(and(eq(events.act, 'move'), eq(changes.kind, 'place')))
+    .orderBy(desc(changes.seq))
+    .limit(LATEST_LIFTS);
+  return rows.map(({ at }) => Date.parse(at));
 }

@@ -1,10 +1,11 @@
 import {
+  allocate,
   holdsOf,
   mayLive,
-  placeInGrid,
+  rainbowOrder,
   zonesOf,
+  type ColouredItem,
   type Lodger,
-  type PlaceItem,
   type PlaceSpot,
 } from '@red-shelf/core';
 import { DOCUMENT_VERSION, rootUnits, type StashDocument } from '@red-shelf/contract';
@@ -95,7 +96,7 @@ function lived(
 ): Map<string, PlaceSpot> {
   const palette = supplies.filter(({ name, form }) => form === 'full-pad' && PALETTE.includes(name));
   const settled = supplies.filter((supply, i) => i % 19 !== 7 && !palette.includes(supply));
-  const items = settled.map((supply): PlaceItem & Lodger => ({
+  const items = settled.map((supply): ColouredItem & Lodger => ({
     ...supply,
     supply,
     lot: { id: supply.id, as: 'whole', items: 1, left: 1, spot: null },
@@ -109,12 +110,12 @@ function lived(
         id: unit.id,
         cells: holdsOf(model).cells,
         zones: zonesOf(model, new Set<number>()),
-        takes: (item: Lodger, cell: number) => mayLive(item, { unit, cell }, { livingIn: () => [] }),
+        takes: (item: Lodger, cell: number | null) => mayLive(item, { unit, cell }, { livingIn: () => [] }),
       },
     ];
   });
   const spots = new Map<string, PlaceSpot>();
-  for (const { unit, slots } of placeInGrid(items, room).units) {
+  for (const { unit, slots } of allocate(rainbowOrder(items), room).units) {
     const ids = slots.map((item) => item?.id ?? null);
     const full = ids.flatMap((id, slot) => (id ? [slot] : []));
     for (let swap = 0; swap < full.length / 12; swap++) {

@@ -11,20 +11,32 @@ const readJson = json({ limit: '1mb' });
 export interface Input<B extends z.ZodType> {
   readonly params: Readonly<Record<string, string>>;
   readonly body: z.output<B>;
+  /** Ended when who asked is there no more. */
+  readonly signal: AbortSignal;
 }
 
-function listen<A>(router: Router, { method, path }: Route, work: (request: Request) => Promise<A>): void {
+function listen<A>(
+  router: Router,
+  { method, path }: Route,
+  work: (request: Request, signal: AbortSignal) => Promise<A>,
+): void {
   const verb = method.toLowerCase() as 'get' | 'post' | 'put' | 'delete';
   const withBody = verb === 'post' || verb === 'put';
   router[verb](path, ...(withBody ? [readJson] : []), async (request, response) => {
-    response.json(await work(request));
+    const gone = new AbortController();
+    response.once('close', () => gone.abort(new Error('Nobody waits for the answer any more')));
+    response.json(await work(request, gone.signal));
   });
 }
 
-function inputOf<B extends z.ZodType>({ method, body }: Route<B>, request: Request): Input<B> {
+function inputOf<B extends z.ZodType>(
+  { method, body }: Route<B>,
+  request: Request,
+  signal: AbortSignal,
+): Input<B> {
   const given: unknown =
     method === 'POST' || method === 'PUT' ? ((request.body as unknown) ?? {}) : undefined;
-  return { params: request.params as Record<string, string>, body: parsed(body, given) };
+  return { params: request.params as Record<string, string>, body: parsed(body, given), signal };
 }
 
 /** Mounts a contract route that only reads: the body is parsed on the way in, the answer is typed on the way out. */
@@ -33,7 +45,7 @@ export function mount<B extends z.ZodType, A extends z.ZodType>(
   route: Route<B, A>,
   handle: (input: Input<B>) => Promise<z.output<A>>,
 ): void {
-  listen(router, route, (request) => handle(inputOf(route, request)));
+  listen(router, route, (request, signal) => handle(inputOf(route, request, signal)));
 }
 
 /** Mounts a contract route that changes something, with the command as the client named it. */
@@ -42,8 +54,8 @@ export function mountAsked<B extends z.ZodType, A extends z.ZodType>(
   route: Route<B, A>,
   handle: (command: Command, input: Input<B>) => Promise<z.output<A>>,
 ): void {
-  listen(router, route, (request) => {
-    const input = inputOf(route, request);
+  listen(router, route, (request, signal) => {
+    const input = inputOf(route, request, signal);
     const head = parsed(commandHead, { id: request.get(COMMAND_ID), at: request.get(COMMAND_AT) });
     return handle({ name: `${route.method} ${request.path}`, ...head }, input);
   });

@@ -4,7 +4,8 @@ import type { z } from 'zod';
 import { mount, mountAsked, mountCommand, type Input } from '../http/route';
 import { asideOf } from '../services/aside';
 import { actOnSupply } from '../services/acts';
-import { applyArrange, previewArrange } from '../services/arrange';
+import { applyArrange, previewArrange, startArrange } from '../services/arrange/arrange';
+import { stripsOf } from '../services/arrange/strips';
 import { readColour } from '../devices/reader';
 import { scannables } from '../devices/scanner';
 import { addMany, batchEdit } from '../services/batch';
@@ -43,7 +44,8 @@ export function apiRoutes(context: Context, uploads: Uploads): Router {
   mount(router, routes.listRecords, async () => ({ records: await recordsNow(context) }));
   mount(router, routes.journal, async () => ({ changes: await journal(context) }));
   mount(router, routes.getWall, async () => wallNow(context));
-  mount(router, routes.previewArrange, ({ body }) => previewArrange(context, body));
+  mount(router, routes.previewArrange, ({ body, signal }) => previewArrange(context, body, signal));
+  mount(router, routes.strips, ({ body }) => stripsOf(context, body));
   mount(router, routes.colourNames, ({ body }) => Promise.resolve({ names: suggestColours(body.query) }));
   mount(router, routes.coloursCalled, ({ body }) => Promise.resolve({ names: coloursCalled(body.names) }));
   mount(router, routes.readColour, ({ body }) => Promise.resolve(readColour(body.on)));
@@ -87,6 +89,9 @@ function mountCommands(router: Router, outer: Context): void {
   command(routes.removeUnit, async (context, { params, body }) => ({
     change: await removeUnit(context, idOf(params), body.version),
   }));
+  command(routes.startArrange, (context, { body: { token, ...request } }) =>
+    startArrange(context, request, token),
+  );
   command(routes.applyArrange, async (context, { body: { token, ...request } }) => ({
     change: await applyArrange(context, request, token),
   }));

@@ -1,9 +1,13 @@
 import type {
+  ArrangeAsked,
+  ArrangePreview,
   ChangeView,
   ImportChoices,
   ImportCommit,
   ImportPreview,
   KeptView,
+  Strips,
+  StripsRequest,
   UploadView,
 } from '@red-shelf/contract';
 import type { Command } from './command';
@@ -41,6 +45,10 @@ export interface Tasks {
     readonly answer: Omit<UploadView, 'id'>;
   };
   readonly previewList: { readonly task: List<ImportChoices>; readonly answer: ImportPreview };
+  /** What arranging would do. */
+  readonly arrange: { readonly task: ArrangeAsked; readonly answer: ArrangePreview };
+  /** One order at several smoothnesses. */
+  readonly strips: { readonly task: StripsRequest; readonly answer: Strips };
   readonly importList: { readonly task: List<ImportCommit>; readonly answer: ChangeView };
 }
 export type TaskName = keyof Tasks;

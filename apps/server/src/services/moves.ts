@@ -40,7 +40,7 @@ export async function moveHoldings(
     for (const thing of things) room.lift(thing);
     const recorder = new Recorder(tx, ports);
     const moving = new Set(things.map(({ lot }) => lot.id));
-    const plain: Move[] = [];
+    const plain = new Map<string, Move>();
     const joining: { thing: (typeof things)[number]; twin: Holding; to: PlaceSpot }[] = [];
     for (const thing of things) {
       const { supply, lot, place } = thing;
@@ -56,12 +56,15 @@ export async function moveHoldings(
         joining.push({ thing, twin, to: twin.spot });
         continue;
       }
-      const to = place && { ...place, rank: room.nextRank(place.unitId, place.cell) };
+      const found = place && room.spotAt(place);
+      const to = found?.to ?? null;
+      // What is numbered anew since something comes before it.
+      for (const other of found?.others ?? []) plain.set(other.lotId, other);
       const no = to && room.setDown({ supply, lot: { ...lot, spot: null } }, to);
       if (no) throw refusePlace(no, thing, room.unit(to?.unitId ?? '')?.name ?? 'It');
-      plain.push({ lotId: lot.id, to });
+      plain.set(lot.id, { lotId: lot.id, to });
     }
-    await recorder.move(plain);
+    await recorder.move([...plain.values()]);
     for (const { thing, twin, to } of joining)
       await moveWhole(recorder, thing, twin, to, () => madeId(ports));
     return recorder.finish('place', things[0]?.supply.name ?? '', things.length);

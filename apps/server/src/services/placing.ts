@@ -105,7 +105,8 @@ export async function placeHolding(
       );
     const room = await Room.of(tx, place ? [place.unitId] : []);
     const twin = place && found.lots.find((other) => joins(other, lot, place));
-    const to = place && { ...place, rank: twin?.spot?.rank ?? room.nextRank(place.unitId, place.cell) };
+    if (part === undefined) room.lift(thing);
+    const { to = null, others = [] } = (twin?.spot ? { to: twin.spot } : place && room.spotAt(place)) ?? {};
     if (to && !twin && !(lot.spot && part === undefined && isAt(lot.spot, to))) {
       const no = room.setDown(
         part === undefined ? thing : { ...thing, lot: { ...lot, id: '', spot: null } },
@@ -115,7 +116,7 @@ export async function placeHolding(
     }
     if (twin || part !== undefined)
       await moveSome(recorder, thing, part ?? countOf(thing), to, twin ?? null, () => madeId(ports));
-    else if (!sameSpot(lot.spot, to)) await recorder.move([{ lotId: id, to }]);
+    else if (!sameSpot(lot.spot, to)) await recorder.move([{ lotId: id, to }, ...others]);
     const change = await recorder.finish('place', found.supply.name, 1);
     return { supply: supplyToView(await mustFind(tx, lot.supplyId)), change };
   });

@@ -1,6 +1,7 @@
 import {
   isRefusal,
   mayLive,
+  placeAt,
   type Holding,
   type Lodger,
   type PlaceSpot,
@@ -8,11 +9,13 @@ import {
   type RoomNow,
   type Unit,
 } from '@red-shelf/core';
+import type { Place } from '@red-shelf/contract';
 import { lotsIn } from '../db/holdingRepository';
 import type { SupplyRecord } from '../db/supplyRepository';
 import { supplyRecords } from '../db/supplyRepository';
 import type { Readable } from '../db/tx';
 import { unitRecords, type UnitRecord } from '../db/unitRepository';
+import type { Move } from './recorder';
 import { unitToView } from './views';
 
 /** A lot and the supply it is of. */
@@ -70,10 +73,28 @@ export class Room implements RoomNow {
 
   /** The rank after all that share a spot. */
   nextRank(unitId: string, cell: number | null): number {
-    const ranks = this.livingIn(unitId).flatMap(({ lot }) =>
-      lot.spot?.cell === cell ? [lot.spot.rank] : [],
+    return cell === null ? placeAt(this.sharing(unitId)).rank : 0;
+  }
+
+  /** The spot of a place, before another lot where that is said, and the lots that get another rank by it. */
+  spotAt({ unitId, cell, before }: Place): { readonly to: PlaceSpot; readonly others: readonly Move[] } {
+    if (cell !== null || before === undefined)
+      return { to: { unitId, cell, rank: this.nextRank(unitId, cell) }, others: [] };
+    const { rank, others } = placeAt(this.sharing(unitId), before);
+    for (const [id, next] of others) {
+      const thing = this.living.get(unitId)?.get(id);
+      if (thing) this.put({ ...thing, lot: { ...thing.lot, spot: { unitId, cell, rank: next } } } as LotOf);
+    }
+    return {
+      to: { unitId, cell, rank },
+      others: [...others].map(([lotId, next]) => ({ lotId, to: { unitId, cell, rank: next } })),
+    };
+  }
+
+  private sharing(unitId: string): { id: string; rank: number }[] {
+    return this.livingIn(unitId).flatMap(({ lot: { id, spot } }) =>
+      spot?.cell === null ? [{ id, rank: spot.rank }] : [],
     );
-    return cell === null ? Math.max(-1, ...ranks) + 1 : 0;
   }
 }
 

@@ -1,4 +1,4 @@
-import { freeLabel, isOnWall, mayStandIn, movedBehind, ROOM_ID, unitLettered } from '@red-shelf/core';
+import { freeLabel, mayStandIn, movedBehind, ROOM_ID, unitLettered } from '@red-shelf/core';
 import type { ChangeView, EditedUnit, LiftedView, newUnit, UnitView, WallView } from '@red-shelf/contract';
 import type { z } from 'zod';
 import type { Tx } from '../db/tx';
@@ -166,17 +166,4 @@ export async function removeUnit(
     await recorder.putUnit(unit, removed);
     return recorder.finish('unit', unit.name, 1);
   });
-}
-
-/** Refuses units that cannot be arranged into. */
-export function refuseNoCells(units: readonly UnitView[]): void {
-  const away = units.find((unit) => !isOnWall(unit));
-  if (away) throw new Refusal(422, 'off_wall', `${away.name} is put away; bring it back to the wall first.`);
-  const loose = units.find(({ model }) => model?.model !== 'grid');
-  if (loose)
-    throw new Refusal(
-      422,
-      'no_cells',
-      `Things lie loose in ${loose.name}, without an order. Choose racks that have cells.`,
-    );
 }

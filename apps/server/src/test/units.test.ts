@@ -72,7 +72,7 @@ test('racks are filled as they say: as a snake, with columns skipped', async () 
   for (const [i, hex] of ['#a8d8a8', '#70b070', '#4c9a52', '#205020'].entries())
     names.set((await world.add({ name: String(i), hex })).id, String(i));
   const body = { kinds: ['ink'], unitIds: [unit.id] };
-  expect(await named(names, body)).toEqual(['0 1 2 3 - -']);
+  expect(await named(names, body)).toEqual(['0 - 1 2 3 -']);
   await edit(unit, { model: { ...unit.model, filling: 'snake', skipColumns: [2] } }).expect(200);
   expect(await named(names, body)).toEqual(['0 - 1 3 - 2']);
 });
@@ -134,7 +134,7 @@ test('a recipe decides the order, and what is used most goes nearest', async () 
   const byName = await named(names, { ...body, recipes: { ink: ['name'] } });
   expect(byName.join(' ').replace(/- ?/g, '').trim().split(/\s+/)).toEqual(['often', 'x', 'y', 'z']);
   const byUse = await named(names, { ...body, recipes: { ink: ['how often used', 'name'] } });
-  expect(byUse[1]?.startsWith('often')).toBe(true);
+  expect(byUse[1]).toMatch(/^(- )*often/);
 });
 
 test('needs and challenges are records like any other: checked, kept, undone', async () => {

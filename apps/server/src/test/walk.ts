@@ -182,6 +182,8 @@ export class Walk {
         unit.model?.model === 'grid'
           ? pick % (unit.model.columnsUm.length * unit.model.rowsUm.length + 1)
           : null,
+      // Where things share it, before one that may be there.
+      ...(pick % 3 > 0 ? { before: at(supplies, pick >> 2)?.holdings[0]?.id } : {}),
     };
     switch (act) {
       case 'add':

@@ -135,8 +135,8 @@ test('what was let go, by a verdict, an edit or a batch, leaves its slot and is 
   for (const supply of listedIn(await world.http.get('/api/supplies')))
     expect(supply).toMatchObject({ stock: { items: 0, state: 'out' }, holdings: [{ spot: null }] });
   const request = { kinds: ['ink'], unitIds: [rack.id] };
-  const preview = await world.http.post('/api/arrange/preview').send(request).expect(200);
-  expect(preview.body).toMatchObject({ moves: 0 });
+  const preview = await world.http.post('/api/arrange/preview').send(request).expect(422);
+  expect(preview.body).toMatchObject({ code: 'nothing_there' });
   expect((await put(fern.id, 0, 422)).body.title).toMatch(/was let go/);
   expect((await world.http.get('/api/export.csv')).text.trim().split('\n')).toHaveLength(1);
   // Taken back, it is there again, in its slot.

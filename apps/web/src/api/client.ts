@@ -71,6 +71,8 @@ export function understood<A extends z.ZodType>(schema: A, body: unknown): z.out
 interface Given<B> {
   readonly id?: string;
   readonly body?: B;
+  /** Ends what is asked for when nobody waits for it any more. */
+  readonly signal?: AbortSignal;
 }
 
 /** A change as it is asked for; it gets its name and its time when it is done. */
@@ -119,9 +121,9 @@ export async function glanceText({ path }: { readonly path: string }): Promise<s
 /** Asks a route of the contract; its answer is read by the contract. */
 export async function call<B extends z.ZodType, A extends z.ZodType>(
   route: Route<B, A>,
-  { id = '', body }: Given<z.input<B>> = {},
+  { id = '', body, signal }: Given<z.input<B>> = {},
 ): Promise<z.output<A>> {
-  const init: RequestInit = { method: route.method };
+  const init: RequestInit = { method: route.method, ...(signal ? { signal } : {}) };
   if (route.method === 'POST' || route.method === 'PUT') {
     init.headers = { 'Content-Type': 'application/json', [COMMAND_ID]: v7() };
     init.body = JSON.stringify(body ?? {});

@@ -119,6 +119,7 @@ export const DEFAULT_PREFERENCES: Preferences = {
   sort: 'preferences',
   familyOrder: [...FAMILY_GROUPS],
   lightness: 'light-first',
+  smooth: 0,
   units: 'metric',
   currency: 'EUR',
   caps: {},

@@ -1,142 +1,145 @@
-import { isOnWall, KIND_DEFINITIONS, KINDS, type Kind } from '@red-shelf/core';
-import type { ArrangeRequest, Preferences } from '@red-shelf/contract';
+import { isOnWall, KIND_DEFINITIONS, KINDS } from '@red-shelf/core';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { call, order, routes } from '../api/client';
-import { isLoose } from '../api/contents';
 import { keys } from '../api/list';
-import { usePreferences, useStash } from '../api/queries';
+import { recordsOf, usePreferences, useRecords, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
-import { Waiting } from '../ui/Waiting';
-import { unitTitle } from '../copy/supply';
-import { many, words } from '../copy/words';
+import { listOf, many, words } from '../copy/words';
+import { useBegun } from '../form/useDraft';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Chip } from '../ui/Chip';
+import { Folded } from '../ui/Folded';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
-import { Txt } from '../ui/Txt';
+import { Waiting } from '../ui/Waiting';
+import { choiceSchema, isByLightness, orderingOf, startingWith, type Choice } from './choose/choice';
+import { Nearer } from './choose/Nearer';
+import { OrderChoice } from './choose/OrderChoice';
+import { flip, Places } from './choose/Places';
+import { Smooth } from './choose/Smooth';
+import { OpenPlans } from './plan/OpenPlans';
 import { Preview } from './Preview';
+import { isWorthIt } from './verdict';
 
-/** Flips one choice of several. */
-const flip = <T,>(chosen: readonly T[], each: T): T[] =>
-  chosen.includes(each) ? chosen.filter((other) => other !== each) : [...chosen, each];
-
-/** Choose what and where; see before and after with figures; apply, undo. */
+/** Choose what, where and how; see before and after with figures; begin, or say that it is done. */
 export function ArrangeScreen() {
   const { stash, error } = useStash();
   const { kind: wanted } = useLocalSearchParams<{ kind?: string }>();
-  const [kinds, setKinds] = useState<readonly Kind[]>([KINDS.find((kind) => kind === wanted) ?? 'ink']);
-  const [unitIds, setUnitIds] = useState<readonly string[] | null>(null);
+  const { data: records } = useRecords();
   const { preferences } = usePreferences();
-  const [lightness, setLightness] = useState<Preferences['lightness'] | null>(null);
-  const darkFirst = (lightness ?? preferences.lightness) === 'dark-first';
-  const [fromElsewhere, setFromElsewhere] = useState(false);
-  // Until racks are chosen by hand, those made for the chosen kinds are meant.
-  const units = (stash?.wall.units ?? []).filter((unit) => isOnWall(unit) && !isLoose(unit));
+  const [begun, setChoice] = useBegun('arrange', choiceSchema);
+  const asked = KINDS.find((kind) => kind === wanted);
+  const start = startingWith(asked ?? 'ink');
+  // Asked for from elsewhere, that kind is meant, whatever was begun here.
+  const choice = begun && (!asked || begun.kinds.includes(asked)) ? begun : start;
+  const change = (some: Partial<Choice>): void => setChoice({ ...choice, ...some });
+  const kept = recordsOf(records, 'order');
+  const ordering = orderingOf(choice, preferences, kept);
+  const units = stash?.wall.units ?? [];
   const chosen =
-    unitIds ??
-    units.filter((unit) => unit.rules.kinds.some((kind) => kinds.includes(kind))).map(({ id }) => id);
-  const request: ArrangeRequest = {
-    kinds: [...kinds],
+    choice.unitIds ??
+    units
+      .filter((unit) => isOnWall(unit) && unit.rules.kinds.some((kind) => choice.kinds.includes(kind)))
+      .map(({ id }) => id);
+  const { kinds, fromElsewhere, near, together } = choice;
+  const request = {
+    ...{ kinds, fromElsewhere, near, together, ...ordering },
     unitIds: chosen.filter((id) => units.some((unit) => unit.id === id)),
-    fromElsewhere,
-    // The person's own rainbow, as the stash shows it.
-    scheme: {
-      familyOrder: preferences.familyOrder,
-      lightness: darkFirst ? 'dark-first' : 'light-first',
-      purposes: preferences.purposes,
-    },
-    recipes: preferences.recipes,
+    outOf: choice.outOf.filter((id) => units.some((unit) => unit.id === id) && !chosen.includes(id)),
   };
   const ready = request.kinds.length > 0 && request.unitIds.length > 0;
   const preview = useQuery({
     queryKey: [...keys.arrange, request],
-    queryFn: () => call(routes.previewArrange, { body: request }),
+    queryFn: ({ signal }) => call(routes.previewArrange, { body: request, signal }),
     enabled: ready,
     placeholderData: keepPreviousData,
   });
   const apply = useChange((token: string) => order(routes.applyArrange, { body: { ...request, token } }));
+  const begin = useChange((token: string) => order(routes.startArrange, { body: { ...request, token } }), {
+    silent: true,
+  });
   if (!stash) return <Waiting error={error} />;
-  const plan = ready ? preview.data : undefined;
+  const plan = ready && !preview.error ? preview.data : undefined;
+  const again = { onError: () => void preview.refetch() };
+  const still = plan === undefined || plan.lifts === 0 || preview.isPlaceholderData;
   return (
-    <Page title="Arrange" aside="Nothing moves until you apply it">
-      <View style={styles.chips}>
-        <Button label="Order and drawers" onPress={() => router.push('/arrange/order')} />
-        <Button label="Families" onPress={() => router.push('/arrange/families')} />
-      </View>
-      <View style={styles.choice}>
-        <Txt look="strong">What</Txt>
-        <View style={styles.chips} role="group" aria-label="Kinds to arrange">
-          {KINDS.map((kind) => (
-            <Chip
-              key={kind}
-              many
-              label={KIND_DEFINITIONS[kind].plural}
-              on={kinds.includes(kind)}
-              onPress={() => setKinds(flip(kinds, kind))}
-            />
-          ))}
-        </View>
-      </View>
-      <View style={styles.choice}>
-        <Txt look="strong">Into</Txt>
-        <View style={styles.chips} role="group" aria-label="Racks to arrange into">
-          {units.map((unit) => (
-            <Chip
-              key={unit.id}
-              many
-              label={unitTitle(unit)}
-              on={chosen.includes(unit.id)}
-              onPress={() => setUnitIds(flip(chosen, unit.id))}
-            />
-          ))}
-        </View>
-      </View>
-      <View style={styles.choice}>
-        <Txt look="strong">How</Txt>
-        <View style={styles.chips}>
-          <View style={styles.chips} role="radiogroup" aria-label="Order inside a family">
-            <Chip label="light to dark" on={!darkFirst} onPress={() => setLightness('light-first')} />
-            <Chip label="dark to light" on={darkFirst} onPress={() => setLightness('dark-first')} />
+    <Page title="Arrange" aside="Nothing moves until you say so">
+      <OpenPlans stash={stash} />
+      <View style={styles.choices}>
+        <Folded label="What" value={sayKinds(choice)}>
+          <View style={styles.chips} role="group" aria-label="Kinds to arrange">
+            {KINDS.map((kind) => (
+              <Chip
+                key={kind}
+                many
+                label={KIND_DEFINITIONS[kind].plural}
+                on={kinds.includes(kind)}
+                onPress={() => change({ kinds: flip(kinds, kind), unitIds: null })}
+              />
+            ))}
           </View>
-          <Chip
-            many
-            label="also from other racks"
-            on={fromElsewhere}
-            onPress={() => setFromElsewhere(!fromElsewhere)}
-          />
-        </View>
+        </Folded>
+        <Places units={units} chosen={chosen} choice={choice} onChange={change} />
+        <OrderChoice
+          kept={kept}
+          choice={choice}
+          onChange={change}
+          body={{
+            recipes: ordering.recipes ?? {},
+            scheme: { picture: false, smooth: 0, ...ordering.scheme },
+          }}
+        />
+        {ready && isByLightness(choice, ordering) && (
+          <Smooth stash={stash} request={{ kinds, ...ordering }} onChange={change} />
+        )}
       </View>
-      {Object.keys(preferences.recipes).length > 0 && (
-        <Note>
-          {`${Object.keys(preferences.recipes).join(', ')}: sorted as you said under Order and drawers; the rest by the rainbow.`}
-        </Note>
-      )}
       {!ready && (
-        <Note>{units.length === 0 ? words.emptyWall : 'Choose at least one kind and one rack.'}</Note>
+        <Note>{units.length === 0 ? words.emptyWall : 'Choose at least one kind and one place.'}</Note>
       )}
       {preview.error && <Note sort="error">{preview.error.message}</Note>}
+      {ready && preview.isFetching && (
+        <View style={styles.chips} role="status">
+          <Note>Working out what goes where…</Note>
+        </View>
+      )}
       {plan && (
-        <>
-          <Preview plan={plan} stash={stash}>
+        <Preview plan={plan} stash={stash}>
+          <Nearer stops={plan.nearer} near={near} onChange={(next) => change({ near: next })} />
+          <View style={styles.chips}>
             <Button
-              label={plan.moves === 0 ? 'Nothing to move' : `Apply: ${many(plan.moves, 'move')}`}
-              main
-              disabled={plan.moves === 0 || preview.isPlaceholderData}
-              busy={apply.isPending}
-              onPress={() => apply.mutate(plan.token, { onError: () => void preview.refetch() })}
+              label={plan.lifts === 0 ? 'Nothing to lift' : `Begin: ${many(plan.lifts, 'lift')}`}
+              main={isWorthIt(plan)}
+              disabled={still}
+              busy={begin.isPending}
+              onPress={() =>
+                begin.mutate(plan.token, {
+                  ...again,
+                  onSuccess: ({ record }) =>
+                    router.push({ pathname: '/arrange/plan', params: { plan: record.id } }),
+                })
+              }
             />
-          </Preview>
-        </>
+            <Button
+              label="It stands so already"
+              says="It stands so already: write all of it down at once"
+              disabled={still}
+              busy={apply.isPending}
+              onPress={() => apply.mutate(plan.token, again)}
+            />
+          </View>
+        </Preview>
       )}
     </Page>
   );
 }
 
+const sayKinds = ({ kinds }: Choice): string =>
+  kinds.length === 0 ? 'nothing yet' : listOf(kinds.map((kind) => KIND_DEFINITIONS[kind].plural));
+
 const styles = StyleSheet.create({
-  choice: { gap: space.s },
+  choices: { gap: space.s, maxWidth: 760 },
   chips: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
 });

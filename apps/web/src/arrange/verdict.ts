@@ -2,13 +2,8 @@ import type { ArrangePreview } from '@red-shelf/contract';
 import type { SortKey } from '@red-shelf/core';
 import { many } from '../copy/words';
 
-/** Seconds one thing takes to lift, carry and set down; the person's own pace will replace it. */
-const SECONDS_A_MOVE = 12;
-
 /** A mean step from one colour to the next that is smaller by so much is seen, ΔE (CIEDE2000). */
 const CLEARLY_SMOOTHER = 2;
-/** A break fewer is worth about as many moves: more is an evening for nothing. */
-const MOVES_FOR_A_BREAK = 12;
 
 const PLURALS: Partial<Record<SortKey, string>> = { family: 'families', 'how often used': 'uses' };
 /** What stands together, in the plural: "families", "makers". */
@@ -17,32 +12,53 @@ const groupsOf = (by: SortKey | null): string => (by === null ? 'groups' : (PLUR
 /** What a break is called: where the family, or the maker, changes. */
 export const breaksOf = (by: SortKey | null): string => `${by ?? 'group'} breaks`;
 
-/** Whether it is worth the evening, in a sentence or two. */
-export function sayVerdict({ before, after, moves, leftOver, by }: ArrangePreview): {
-  head: string;
-  body: string;
+/** Seconds in words: "40 seconds", "12 minutes", "3 hours". */
+export function sayLong(seconds: number): string {
+  if (seconds < 90) return many(Math.max(1, Math.round(seconds)), 'second');
+  const minutes = Math.round(seconds / 60);
+  return minutes < 120 ? many(minutes, 'minute') : many(Math.round(minutes / 60), 'hour');
+}
+
+/** What carrying it out takes, at this person's own pace, and what it saves in a year of looking; seconds. */
+export function costOf({ lifts, pace, before, after, looksAYear }: ArrangePreview): {
+  readonly takes: number;
+  readonly saves: number;
 } {
-  if (moves === 0)
+  const shorter = (before.figures.lookUp ?? 0) - (after.figures.lookUp ?? 0);
+  return { takes: lifts * pace.seconds, saves: Math.max(0, shorter * looksAYear) };
+}
+
+/** Whether within a year it gives back what it takes, or things find a place by it. */
+export function isWorthIt(plan: ArrangePreview): boolean {
+  const { takes, saves } = costOf(plan);
+  return plan.after.figures.placed > plan.before.figures.placed || saves >= takes;
+}
+
+/** Whether it is worth the evening, in a sentence or two. */
+export function sayVerdict(plan: ArrangePreview): { head: string; body: string } {
+  const { before, after, lifts, leftOver, by, pace } = plan;
+  if (lifts === 0)
     return { head: 'In order already.', body: 'Everything stands where this order would put it.' };
-  const minutes = Math.max(1, Math.round((moves * SECONDS_A_MOVE) / 60));
-  const work = `${many(moves, 'move')}, about ${many(minutes, 'minute')} at ${SECONDS_A_MOVE} seconds each.`;
+  const { takes, saves } = costOf(plan);
+  const own = pace.lifts > 0 ? 'at your own pace' : `at ${pace.seconds} seconds each`;
+  const work = `${many(lifts, 'lift')}, about ${sayLong(takes)} ${own}.`;
   const left =
     leftOver.length === 0
       ? 'Nothing is left over.'
       : `${many(leftOver.length, 'thing')} would be left over; see below.`;
   const gained = after.figures.placed - before.figures.placed;
-  const calmer = before.figures.breaks - after.figures.breaks;
   if (gained > 0) return { head: `${many(gained, 'thing')} more in place.`, body: `${work} ${left}` };
-  if (gained < 0) return { head: `${many(-gained, 'thing')} fewer in place.`, body: `${work} ${left}` };
-  const groups = groupsOf(by);
-  if (calmer * MOVES_FOR_A_BREAK >= moves) return { head: 'Easier to find things.', body: `${work} ${left}` };
-  if (calmer > 0)
+  const back = `Looking for things it gives back about ${sayLong(saves)} in a year.`;
+  if (saves >= takes)
     return {
-      head: 'Little to gain.',
-      body: `Only ${many(calmer, 'break')} between ${groups} fewer. ${work} ${left}`,
+      head: gained < 0 ? `It pays, with ${many(-gained, 'thing')} fewer in place.` : 'Easier to find things.',
+      body: `${work} ${back} ${left}`,
     };
+  const short = `That is ${sayLong(takes - saves)} less than it takes.`;
   const smoother = (before.figures.meanStep ?? 0) - (after.figures.meanStep ?? 0);
-  if (calmer === 0 && by === 'family' && smoother >= CLEARLY_SMOOTHER)
-    return { head: 'Calmer to look at.', body: `The families stand together as well now. ${work} ${left}` };
-  return { head: 'Little to gain.', body: `The ${groups} stand together as well now. ${work} ${left}` };
+  const calmer =
+    smoother >= CLEARLY_SMOOTHER ? ' It would be calmer to look at, if that is what you want.' : '';
+  const same =
+    before.figures.breaks === after.figures.breaks ? ` The ${groupsOf(by)} stand together as well now.` : '';
+  return { head: 'Leave it alone.', body: `${work} ${back} ${short}${same}${calmer} ${left}` };
 }

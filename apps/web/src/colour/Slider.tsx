@@ -1,6 +1,5 @@
-import { createElement, type ChangeEvent } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { colour, TOUCH } from '../theme/tokens';
+import { Range } from '../ui/Range';
 import { Txt } from '../ui/Txt';
 
 interface SliderProps {
@@ -12,7 +11,7 @@ interface SliderProps {
   readonly strip: readonly string[];
 }
 
-/** The browser's own slider over a strip of the colours it leads to. */
+/** A slider over a strip of the colours it leads to. */
 export function Slider({ label, value, most, onChange, strip }: SliderProps) {
   return (
     <View>
@@ -22,16 +21,7 @@ export function Slider({ label, value, most, onChange, strip }: SliderProps) {
           <View key={i} style={[styles.step, { backgroundColor: hex }]} />
         ))}
       </View>
-      {createElement('input', {
-        type: 'range',
-        min: 0,
-        max: most,
-        step: most / 100,
-        value,
-        'aria-label': label,
-        onChange: (event: ChangeEvent<HTMLInputElement>) => onChange(Number(event.target.value)),
-        style: { width: '100%', height: TOUCH, margin: 0, accentColor: colour.action },
-      })}
+      <Range label={label} value={value} most={most} step={most / 100} onChange={onChange} />
     </View>
   );
 }

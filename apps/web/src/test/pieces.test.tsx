@@ -1,5 +1,5 @@
 import { fireEvent, render, screen } from '@testing-library/react';
-import { sayVerdict } from '../arrange/verdict';
+import { isWorthIt, sayVerdict } from '../arrange/verdict';
 import { saySlot } from '../draw/saySlot';
 import { readAmount } from '../form/amount';
 import { DEFAULT_PREFERENCES } from '../api/queries';
@@ -114,28 +114,31 @@ test('amounts are read in the form’s own unit, and refused with a sentence', (
 });
 
 test('the verdict says what is gained, what it costs and what is left over', () => {
-  const figures = { placed: 5, emptySlots: 1, breaks: 4, meanStep: 12 };
+  const figures = { placed: 5, emptySlots: 1, breaks: 4, meanStep: 12, inOrder: 0.6, lookUp: 6 };
   const plan = {
+    ...{ held: [], by: 'family' as const, leftOver: [], remedies: [], continues: [], freed: [], nearer: [] },
     before: { figures, units: [] },
-    after: { figures: { ...figures, breaks: 2 }, units: [] },
-    held: [],
-    by: 'family' as const,
-    leftOver: [],
-    moves: 10,
-    token: '',
+    after: { figures: { ...figures, breaks: 2, lookUp: 5 }, units: [] },
+    ...{ moves: 10, lifts: 10, looksAYear: 600, pace: { seconds: 12, lifts: 0 }, token: '' },
   };
+  const back = 'Looking for things it gives back about 10 minutes in a year.';
   expect(sayVerdict(plan)).toEqual({
     head: 'Easier to find things.',
-    body: '10 moves, about 2 minutes at 12 seconds each. Nothing is left over.',
+    body: `10 lifts, about 2 minutes at 12 seconds each. ${back} Nothing is left over.`,
   });
-  // A break or two for an evening's work is no gain, whatever stands together.
-  expect(sayVerdict({ ...plan, moves: 300 })).toMatchObject({
-    head: 'Little to gain.',
-    body: expect.stringMatching(/^Only 2 breaks between families fewer\. 300 moves/) as string,
+  expect(isWorthIt(plan)).toBe(true);
+  // What takes longer than it gives back is better left alone, and says by how much it falls short.
+  const long = { ...plan, lifts: 300, pace: { seconds: 9, lifts: 40 } };
+  expect(sayVerdict(long)).toEqual({
+    head: 'Leave it alone.',
+    body: `300 lifts, about 45 minutes at your own pace. ${back} That is 35 minutes less than it takes. Nothing is left over.`,
   });
-  expect(sayVerdict({ ...plan, by: 'maker', after: plan.before }).body).toMatch(/^The makers stand together/);
+  expect(isWorthIt(long)).toBe(false);
+  const same = { ...long, by: 'maker' as const, after: plan.before };
+  expect(sayVerdict(same).body).toMatch(/The makers stand together as well/);
   const smooth = { figures: { ...figures, meanStep: 8 }, units: [] };
-  expect(sayVerdict({ ...plan, after: smooth }).head).toBe('Calmer to look at.');
-  expect(sayVerdict({ ...plan, moves: 0 }).head).toBe('In order already.');
-  expect(sayVerdict({ ...plan, after: plan.before }).head).toBe('Little to gain.');
+  expect(sayVerdict({ ...plan, after: smooth }).body).toMatch(/calmer to look at/);
+  const more = { figures: { ...figures, placed: 7 }, units: [] };
+  expect(sayVerdict({ ...long, after: more }).head).toBe('2 things more in place.');
+  expect(sayVerdict({ ...plan, lifts: 0 }).head).toBe('In order already.');
 });

@@ -20,20 +20,21 @@ const KIND: Partial<Record<Command['route'], ChangeView['kind']>> = {
   editUnit: 'unit',
   removeUnit: 'unit',
   applyArrange: 'arrange',
+  startArrange: 'record',
   undoChange: 'undo',
 };
 
 /** How many things a command names; 0 where only the server can count them. */
 function countIn({ route, body }: Command): number {
-  if (route === 'applyArrange') return 0;
+  if (route === 'applyArrange' || route === 'startArrange') return 0;
   const { supplies, moves } = (body ?? {}) as { readonly supplies?: unknown; readonly moves?: unknown };
   const named = supplies ?? moves;
   return Array.isArray(named) ? named.length : 1;
 }
 
 function nameIn({ route, of, body }: Command, known: Known): string {
-  if (route === 'applyArrange') {
-    const { data } = routes.applyArrange.body.safeParse(body);
+  if (route === 'applyArrange' || route === 'startArrange') {
+    const { data } = routes[route].body.safeParse(body);
     return (data?.unitIds ?? []).flatMap((id) => known.unit(id)?.name ?? []).join(', ');
   }
   if (route === 'mergeSupplies') {

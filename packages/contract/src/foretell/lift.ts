@@ -1,5 +1,13 @@
-import { stayIn, unfitIn, type Holding, type RoomNow, type Shift } from '@red-shelf/core';
-import type { SupplyView } from '../supply';
+import {
+  placeAt,
+  stayIn,
+  unfitIn,
+  type Holding,
+  type PlaceSpot,
+  type RoomNow,
+  type Shift,
+} from '@red-shelf/core';
+import type { Place, SupplyView } from '../supply';
 import { lotsOfView } from '../view';
 import type { LiftedView, UnitView } from '../wall';
 import { afterEvent, afterLift, type Known, type Naming } from './known';
@@ -21,6 +29,24 @@ export function livingIn(known: Known, unitId: string): LotOf[] {
 
 /** The same, to ask `mayLive` with. */
 export const roomKnown = (living: readonly LotOf[]): RoomNow => ({ livingIn: () => living });
+
+/** The spot of a place among what lives there, and the lots that get another rank by it, as shifts by their supply. */
+export function spotAt(
+  living: readonly LotOf[],
+  { unitId, cell, before }: Place,
+): { readonly to: PlaceSpot; readonly others: ReadonlyMap<LotOf, Shift> } {
+  if (cell !== null) return { to: { unitId, cell, rank: 0 }, others: new Map() };
+  const sharing = living.flatMap(({ lot: { id, spot } }) =>
+    spot?.cell === null ? [{ id, rank: spot.rank }] : [],
+  );
+  const { rank, others } = placeAt(sharing, before);
+  const shifts = living.flatMap((thing): [LotOf, Shift][] => {
+    const next = others.get(thing.lot.id);
+    if (next === undefined || next === thing.lot.spot?.rank) return [];
+    return [[thing, { holdingId: thing.lot.id, from: thing.lot.spot, to: { unitId, cell, rank: next } }]];
+  });
+  return { to: { unitId, cell, rank }, others: new Map(shifts) };
+}
 
 /** Supplies of whose lots some have to give way, and the names of those. */
 export interface Lifting {

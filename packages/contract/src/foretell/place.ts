@@ -9,13 +9,14 @@ import {
   splitPostings,
   type Holding,
   type PlaceSpot,
+  type Shift,
   type StashEvent,
 } from '@red-shelf/core';
 import type { z } from 'zod';
 import type { Place, placedHolding, sizedHolding, SupplyView } from '../supply';
 import { lotsOfView, viewOf, writtenOf } from '../view';
 import { afterEvent, foretold, newLot, type Foretold, type Known, type Naming } from './known';
-import { livingIn, liftUnfit, roomKnown } from './lift';
+import { livingIn, liftUnfit, roomKnown, spotAt } from './lift';
 
 /** The supply that has a lot, and the lot. */
 function lotIn(known: Known, lotId: string): { supply: SupplyView; lot: Holding } | null {
@@ -44,9 +45,10 @@ export function foretellPlace(
   if (amount !== undefined && amount > count) return null;
   const part = amount !== undefined && amount < count;
   const twin = place && lotsOfView(supply).find((each) => isAt(each.spot, place) && becomesOne(each, lot));
-  const to =
+  const spot =
     place && spotFor(known, { supply, lot: part ? { ...lot, id: '', spot: null } : lot }, place, twin);
-  if (place && !to) return null;
+  if (place && !spot) return null;
+  const to = spot?.to ?? null;
   const event = (postings: StashEvent['postings'], shifts: StashEvent['shifts']): StashEvent => ({
     act: 'move',
     id: naming.id,
@@ -58,7 +60,7 @@ export function foretellPlace(
   const done = (next: SupplyView): Foretold => foretold(naming, 'place', supply.name, { supplies: [next] });
   if (!twin && !part) {
     if (sameSpot(lot.spot, to)) return done(supply);
-    return done(afterEvent(supply, event([], [{ holdingId: lotId, from: lot.spot, to }])));
+    return beside(known, naming, supply, [{ holdingId: lotId, from: lot.spot, to }], spot?.others);
   }
   const made = twin ? null : newLot({ id: naming.nextId(), as: lot.as, sizeUm: lot.sizeUm }, supply.id);
   const targetId = (twin ?? made)?.id ?? '';
@@ -70,14 +72,36 @@ export function foretellPlace(
   return done(afterEvent(supply, event(postings, shifts), made ? [made] : []));
 }
 
+/** A supply that was moved, with those beside it that are numbered anew. */
+function beside(
+  known: Known,
+  naming: Naming,
+  moved: SupplyView,
+  shifts: readonly Shift[],
+  others: SpotAt['others'] = new Map(),
+): Foretold {
+  const bySupply = new Map<SupplyView, Shift[]>([[moved, [...shifts]]]);
+  for (const [{ supply }, shift] of others) {
+    const owner = supply.id === moved.id ? moved : supply;
+    bySupply.set(owner, [...(bySupply.get(owner) ?? []), shift]);
+  }
+  const { id, at } = naming;
+  const supplies = [...bySupply].map(([supply, all]) =>
+    afterEvent(supply, { act: 'move', id, supplyId: supply.id, at, postings: [], shifts: all }),
+  );
+  return foretold(naming, 'place', moved.name, { supplies });
+}
+
+type SpotAt = ReturnType<typeof spotAt>;
+
 /** The spot a lot gets in a place, or null where it may not live there. */
 function spotFor(
   known: Known,
   thing: { supply: SupplyView; lot: Holding },
   place: Place,
   twin: Holding | null | undefined,
-): PlaceSpot | null {
-  if (twin?.spot) return twin.spot;
+): SpotAt | null {
+  if (twin?.spot) return { to: twin.spot, others: new Map() };
   const unit = known.unit(place.unitId);
   if (!unit && place.unitId !== HAND_ID) return null;
   const living = livingIn(known, place.unitId);
@@ -85,8 +109,10 @@ function spotFor(
     const answer = mayLive(thing, { unit, cell: place.cell }, roomKnown(living));
     if (isRefusal(answer)) return null;
   }
-  const ranks = living.flatMap(({ lot }) => (lot.spot?.cell === null ? [lot.spot.rank] : []));
-  return { ...place, rank: place.cell === null ? Math.max(-1, ...ranks) + 1 : 0 };
+  return spotAt(
+    living.filter(({ lot }) => lot.id !== thing.lot.id),
+    place,
+  );
 }
 
 /** A supply whose base or scrap got a size. */

@@ -1,6 +1,7 @@
 import type { Supply } from '../stash/supply';
 import type { Family } from '../colour/families';
-import type { Lab } from '../colour/lab';
+import { chromaOf, hueOf, type Lab } from '../colour/lab';
+import type { Status } from '../stash/standing';
 import { purposesOf } from '../find/purposes';
 import { fold } from '../text/fold';
 import { bodyOf } from '../stash/body';
@@ -18,11 +19,14 @@ export const SORT_KEYS = [
   'print or solid',
   'maker',
   'range',
+  'collection',
   'theme',
   'purpose',
   'season',
+  'availability',
   'how often used',
   'family',
+  'hue',
   'lightness',
   'finish',
   'finish behind colour',
@@ -41,6 +45,8 @@ export type Sortable = Pick<
   readonly family: Family;
   readonly lab: Lab;
   readonly uses: number;
+  /** The collection it is kept in, by name. */
+  readonly collection?: string | undefined;
 };
 
 /** Attributes that say what type a thing is, by kind: the ink's chemistry, the card's paper, the ribbon's stuff. */
@@ -62,6 +68,21 @@ const text = (value: unknown): string => (typeof value === 'string' ? value.toLo
 const useBand = (uses: number): 'often' | 'sometimes' | 'rarely' =>
   uses >= OFTEN ? 'often' : uses >= SOMETIMES ? 'sometimes' : 'rarely';
 export const BANDS = ['often', 'sometimes', 'rarely'] as const;
+
+/** Whether more of it can be had. */
+const AVAILABILITY: Partial<Record<Status, string>> = {
+  retired: 'sold no longer',
+  irreplaceable: 'cannot be replaced',
+};
+export const AVAILABILITIES = ['to be had', 'sold no longer', 'cannot be replaced'] as const;
+
+/** The circle of hues is cut into so many steps; what is nearly grey has none. */
+const HUE_STEPS = 24;
+const LEAST_CHROMA = 8;
+const hueStep = ({ lab }: Sortable): string =>
+  chromaOf(lab) < LEAST_CHROMA
+    ? 'hardly a hue'
+    : `hue ${1 + (Math.floor((hueOf(lab) / 360) * HUE_STEPS) % HUE_STEPS)} of ${HUE_STEPS}`;
 
 /** Prints stand apart from solids: patterned paper, and ribbon that is not one colour. */
 function isPrint({ facts }: Sortable): boolean {
@@ -101,6 +122,12 @@ export function headingOf(
       return (counts.get(item.maker) ?? 0) >= MAKER_AT_LEAST && item.maker !== '' ? item.maker : 'mixed';
     case 'range':
       return item.range || 'no range';
+    case 'collection':
+      return item.collection ?? 'no collection';
+    case 'availability':
+      return AVAILABILITY[item.facts.status ?? 'current'] ?? 'to be had';
+    case 'hue':
+      return hueStep(item);
     case 'theme':
       return text(attributes?.theme) || purposeOf(item) || text(item.facts.tags?.[0]) || 'no theme';
     case 'purpose':

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { ColouredItem } from './order';
 import { insertOne, type Insertion } from './insertOne';
 import { rainbowOrder } from './rainbow';
-import { numbersFrom } from './smooth/shortest';
+import { numbersFrom } from './smooth/numbers';
 import { spreadRoom } from './spreadRoom';
 
 const RED = ['#f2b6b6', '#e88a8a', '#d85d5d', '#b3262b', '#7c1519', '#4a0d10'];

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { colourDifference, labOf } from '../colour/lab';
 import { familyGroupOf, type ColouredItem } from './order';
-import { numbersFrom } from './smooth/shortest';
+import { numbersFrom } from './smooth/numbers';
 import { rainbowOrder } from './rainbow';
 
 const item = (id: string, hex: string, more: Partial<ColouredItem> = {}): ColouredItem => ({

@@ -5,7 +5,15 @@ import { SEASONS } from '../stash/seasons';
 import { fold } from '../text/fold';
 import { BEHIND, makeStandIn } from './behind';
 import { makerCounts } from './counts';
-import { BANDS, DEFAULT_RECIPE, headingOf, type Recipe, type Sortable, type SortKey } from './headings';
+import {
+  AVAILABILITIES,
+  BANDS,
+  DEFAULT_RECIPE,
+  headingOf,
+  type Recipe,
+  type Sortable,
+  type SortKey,
+} from './headings';
 import { familyRanks, type Scheme } from './scheme';
 
 /** Headings that come in an order of their own. */
@@ -13,10 +21,19 @@ const LISTS: Partial<Record<SortKey, readonly string[]>> = {
   kind: KINDS,
   season: ['all year', ...SEASONS],
   'how often used': BANDS,
+  availability: AVAILABILITIES,
   'print or solid': ['solids', 'prints'],
 };
 /** Headings that stand for "nothing said" go last. */
-const LAST = new Set(['not said', 'mixed', 'no range', 'no theme', 'no purpose']);
+const LAST = new Set([
+  'not said',
+  'mixed',
+  'no range',
+  'no collection',
+  'no theme',
+  'no purpose',
+  'hardly a hue',
+]);
 
 /** Names with numbers in them sort by the number: 9 before 10. */
 const NATURAL = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });

@@ -1,5 +1,5 @@
 import type { Family } from '../colour/families';
-import { keyed, type ColouredItem, type Keyed } from './order';
+import { keyed, type ColouredItem } from './order';
 import { shareOut, stretches } from './spread';
 
 /** How fast each family grows, in things in any one span of time; a family that is left out grows as the slowest that is named. */
@@ -37,14 +37,19 @@ export function spreadRoom<T extends ColouredItem>(
     families.map(({ group, items }) => (rateOf(rates, group) * items.length) / (sizes.get(group) ?? 1)),
     0,
   );
-  return families.flatMap(({ items }, i) => between(items, shares[i] ?? 0));
+  return families.flatMap(({ items }, i) =>
+    evenly(
+      items.map(({ item }) => item),
+      shares[i] ?? 0,
+    ),
+  );
 }
 
-/** Things of one family with open spots evenly before, between and behind them. */
-function between<T>(items: readonly Keyed<T>[], open: number): (T | null)[] {
+/** Things with so many open spots evenly before, between and behind them. */
+export function evenly<T>(items: readonly T[], open: number): (T | null)[] {
   const row: (T | null)[] = [];
   let given = 0;
-  items.forEach(({ item }, i) => {
+  items.forEach((item, i) => {
     // Of n things there are n + 1 places for something new; the k-th open spot stands in the middle of the k-th part of them.
     for (; given < open && (given + 0.5) / open < (i + 0.5) / (items.length + 1); given++) row.push(null);
     row.push(item);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { colourDifference, labOf } from '../colour/lab';
 import type { ColouredItem } from './order';
 import { rainbowOrder } from './rainbow';
-import { numbersFrom } from './smooth/shortest';
+import { numbersFrom } from './smooth/numbers';
 import { twoWay } from './twoWay';
 
 const anyColours = (count: number, seed: number): ColouredItem[] => {

@@ -1,6 +1,6 @@
 import { ciede2000, hueOf, labOf } from '../colour/lab';
 import { makeRainbowOrder, keyed, type ColouredItem } from './order';
-import { numbersFrom } from './smooth/shortest';
+import { numbersFrom } from './smooth/numbers';
 
 export interface TwoWayOptions {
   /** How much it is worked on, in the milliseconds it takes a usual machine; the outcome is the same on a slower one. */

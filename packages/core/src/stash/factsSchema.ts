@@ -24,6 +24,8 @@ export const factsSchema = z.strictObject({
   grade: z.enum(GRADES).optional(),
   /** "Collection, leave in peace": counted for space, left out of nudges. */
   collection: z.boolean().optional(),
+  /** Arranging leaves it where it is. */
+  stays: z.boolean().optional(),
   /** Why it was never used, by the person's own word. */
   whyUnused: z.enum(UNUSED_WHY).optional(),
   /** How many spares are meant to be kept; more is a double. */

@@ -96,6 +96,8 @@ export const unitFactsSchema = z.strictObject({
   /** Whether what is in it is to be seen from the room; what stands in it likewise. */
   face: z.enum(FACES).optional(),
   tolerance: z.enum(TOLERANCES).optional(),
+  /** Arranging leaves it as it is: nothing is taken out, nothing comes in. */
+  stays: z.boolean().optional(),
   /** The unit whose things it takes when that is full. */
   overflowOf: z.string().min(1).max(64).optional(),
   /** The person's own names for some of its spots, by row and column from 0, instead of their numbers. */

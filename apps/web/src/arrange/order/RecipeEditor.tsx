@@ -1,4 +1,4 @@
-import { toSortable } from '@red-shelf/contract';
+import { collectionsIn, toSortable } from '@red-shelf/contract';
 import {
   attributesOf,
   DEFAULT_RECIPE,
@@ -12,7 +12,7 @@ import {
 import { useMemo, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
-import { usePreferences, type Stash } from '../../api/queries';
+import { usePreferences, useRecords, type Stash } from '../../api/queries';
 import { usePreferenceChange } from '../../api/usePreferenceChange';
 import { useBegun } from '../../form/useDraft';
 import { space } from '../../theme/tokens';
@@ -46,10 +46,14 @@ export function RecipeEditor({ stash, kind, form, children }: RecipeEditorProps)
     ? (preferences.recipes[own] ?? recipeOf(preferences.recipes, { kind, form }))
     : (preferences.recipes[kind] ?? DEFAULT_RECIPE);
   const recipe = draft ?? kept;
+  const { data: records } = useRecords();
+  const collections = useMemo(() => collectionsIn(records ?? []), [records]);
   const pile = useMemo(
     () =>
-      stash.supplies.filter((each) => each.kind === kind && (!form || each.form === form)).map(toSortable),
-    [stash, kind, form],
+      stash.supplies
+        .filter((each) => each.kind === kind && (!form || each.form === form))
+        .map((supply) => toSortable(supply, collections)),
+    [stash, kind, form, collections],
   );
   const sorted = useMemo(
     () => [...pile].sort(makeRecipeOrder(recipe, preferences, pile)),

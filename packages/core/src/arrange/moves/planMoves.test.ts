@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Spot } from '../../stash/spot';
-import { numbersFrom } from '../smooth/shortest';
+import { numbersFrom } from '../smooth/numbers';
 import { planMoves, type MoveOptions } from './planMoves';
 
 const at = (cell: number): Spot => ({ unitId: 'a', cell, rank: 0 });

@@ -31,9 +31,9 @@ export interface MoveOptions<Id> {
   readonly takes?: (id: Id, spot: Spot) => boolean;
 }
 
-const DESK = 'desk';
-const deskSpot: Spot = { unitId: DESK, cell: 0, rank: 0 };
-const keyOf = ({ unitId, cell, rank }: Spot): string => `${unitId} ${cell ?? '-'} ${rank}`;
+export const DESK = 'desk';
+export const deskSpot: Spot = { unitId: DESK, cell: 0, rank: 0 };
+export const keyOf = ({ unitId, cell, rank }: Spot): string => `${unitId} ${cell ?? '-'} ${rank}`;
 
 /**
  * The fewest single lifts from how things stand to how they are to stand, in an order in which each lift's destination is empty when it

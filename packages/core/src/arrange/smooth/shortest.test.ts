@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { MOST_EXACT, shortestRound } from './exact';
-import { numbersFrom, shortRound } from './shortest';
+import { numbersFrom } from './numbers';
+import { shortRound } from './shortest';
 import { Tour, type Costs } from './tour';
 
 const pointsOf = (n: number, seed: number) => {

@@ -1,19 +1,9 @@
 import { MOST_EXACT, shortestRound } from './exact';
+import { numbersFrom } from './numbers';
 import { Tour, type Costs } from './tour';
 
 /** Stretches that are swapped at random are at most so long. */
 const SWAPPED = 30;
-
-/** Whole numbers below 2³², the same ones for a seed (mulberry32, public domain). */
-export function numbersFrom(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), state | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return (t ^ (t >>> 14)) >>> 0;
-  };
-}
 
 /**
  * A short round through every node, from a first one given; of few, the shortest. 2-opt and Or-opt moves between near neighbours, shaken again and

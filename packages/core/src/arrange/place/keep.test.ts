@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { growthOf } from './growth';
+import { growthOf } from '../growth';
 import { mostKept } from './keep';
 import { layOut } from './layOut';
 

@@ -1,12 +1,14 @@
 import fc from 'fast-check';
-import type { Size } from '../kinds/definition';
-import { fitInSpace } from '../fit/inSpace';
-import { evenGrid } from '../storage/models/grid';
-import { holdsOf } from '../storage/models/models';
-import { keyed } from './order';
-import { shelfFigures } from './figures';
-import { placeInGrid, zonesOf, type PlaceItem, type PlaceUnit } from './place';
-import { shareOut } from './spread';
+import type { Size } from '../../kinds/definition';
+import { fitInSpace } from '../../fit/inSpace';
+import { evenGrid } from '../../storage/models/grid';
+import { holdsOf } from '../../storage/models/models';
+import { keyed } from '../order';
+import { shelfFigures } from '../figures';
+import { rainbowOrder } from '../rainbow';
+import { allocate, type AllocateOptions } from './allocate';
+import { zonesOf, type PathUnit, type Placing } from './path';
+import { shareOut } from '../spread';
 
 const MM = 1000;
 const size = (w: number, h: number, d: number): Size => ({
@@ -14,7 +16,8 @@ const size = (w: number, h: number, d: number): Size => ({
   heightUm: h * MM,
   depthUm: d * MM,
 });
-interface Thing extends PlaceItem {
+interface Thing extends Placing {
+  readonly hex: string;
   readonly kind: string;
   readonly size: Size;
 }
@@ -26,7 +29,7 @@ const unit = (
   rows: number,
   columns: number,
   { cell = size(102, 22, 70), blocked = new Set<number>(), model = evenGrid(rows, columns, cell) } = {},
-): PlaceUnit<Thing> => ({
+): PathUnit<Thing> => ({
   id,
   cells: rows * columns,
   zones: zonesOf(model, blocked),
@@ -40,58 +43,64 @@ const ink = (id: string, hex: string, more: Partial<Thing> = {}): Thing => ({
   size: PAD,
   ...more,
 });
+/** In rainbow order into units. */
+const arranged = (
+  items: readonly Thing[],
+  units: readonly PathUnit<Thing>[],
+  more?: AllocateOptions<Thing>,
+) => allocate(rainbowOrder(items), units, more);
 const REDS = ['#c8464c', '#b3262b', '#8c1c22'].map((hex, i) => ink(`r${i}`, hex));
 const BLUES = ['#9cc3ea', '#3468b0'].map((hex, i) => ink(`b${i}`, hex));
 
 test('spare slots stand inside the families, in proportion to their size', () => {
-  const { units, held, leftOver } = placeInGrid([...BLUES, ...REDS], [unit('A', 1, 10)]);
+  const { units, held, leftOver } = arranged([...BLUES, ...REDS], [unit('A', 1, 10)]);
   const row = units[0]!.slots.map((slot) => slot?.id ?? '·').join(' ');
-  expect(row).toBe('r0 r1 r2 · · · b0 b1 · ·');
+  expect(row).toBe('r0 · r1 · r2 · b0 · b1 ·');
   expect([...held.get('A')!]).toEqual([
+    [1, 'red'],
     [3, 'red'],
-    [4, 'red'],
     [5, 'red'],
-    [8, 'blue'],
+    [7, 'blue'],
     [9, 'blue'],
   ]);
   expect(leftOver).toEqual([]);
 });
 
 test('expected growth outweighs size', () => {
-  const { units } = placeInGrid([...BLUES, ...REDS], [unit('A', 1, 9)], {
+  const { units } = arranged([...BLUES, ...REDS], [unit('A', 1, 9)], {
     growth: new Map([
       ['red', 0],
       ['blue', 5],
     ]),
   });
-  expect(units[0]!.slots.map((slot) => slot?.id ?? '·').join(' ')).toBe('r0 r1 r2 · b0 b1 · · ·');
+  expect(units[0]!.slots.map((slot) => slot?.id ?? '·').join(' ')).toBe('r0 r1 r2 · b0 · b1 · ·');
 });
 
 test('with too little room the least used stay out, and say why', () => {
   const items = [...REDS, ...BLUES].map((each, i) => ({ ...each, uses: i === 1 ? 0 : 9 }));
-  const { leftOver } = placeInGrid(items, [unit('A', 1, 4)]);
+  const { leftOver } = arranged(items, [unit('A', 1, 4)]);
   expect(leftOver.map(({ item, reason }) => [item.id, reason.code])).toEqual([['r1', 'no_room']]);
 });
 
 test('what does not fit is refused with both measures', () => {
   const wide = ink('w', '#c23b42', { size: size(132, 20, 66) });
   const pen = { ...ink('m', '#c23b42'), kind: 'marker' };
-  const { leftOver } = placeInGrid([wide, pen], [unit('A', 1, 4)]);
+  const { leftOver } = arranged([wide, pen], [unit('A', 1, 4)]);
   expect(leftOver.map(({ reason }) => reason)).toEqual([
-    { code: 'too_wide', needUm: 132 * MM, haveUm: 102 * MM },
     { code: 'wrong_kind' },
+    { code: 'too_wide', needUm: 132 * MM, haveUm: 102 * MM },
   ]);
 });
 
 test('a slot where something else lives is not touched', () => {
-  const { units } = placeInGrid(REDS, [unit('A', 1, 4, { blocked: new Set([1]) })]);
+  const { units } = arranged(REDS, [unit('A', 1, 4, { blocked: new Set([1]) })]);
   expect(units[0]!.slots.map((slot) => slot?.id ?? '·').join(' ')).toBe('r0 · r1 r2');
 });
 
 test('a rack of unequal rows gives each thing a cell that takes it', () => {
   const model = { ...evenGrid(2, 3, size(102, 22, 70)), rowsUm: [10 * MM, 22 * MM] };
   const thin = REDS.map((each) => ({ ...each, size: size(98, 8, 66) }));
-  const { units, leftOver } = placeInGrid([...BLUES, ...thin], [unit('A', 2, 3, { model })]);
+  const { units, leftOver } = arranged([...BLUES, ...thin], [unit('A', 2, 3, { model })]);
   expect(units[0]!.slots.slice(3).filter((slot) => slot?.id.startsWith('b'))).toHaveLength(2);
   expect(units[0]!.slots.flatMap((slot) => slot ?? [])).toHaveLength(5);
   expect(leftOver).toEqual([]);
@@ -123,7 +132,7 @@ test('as many find a place as possibly can; nothing is lost or placed twice; uni
     fc.property(things, rooms, (given, racks) => {
       const items = given.map(({ hex, mini }, i) => ink(`i${i}`, hex, { size: mini ? MINI : PAD }));
       const units = racks.map((rack, i) => unit(`U${i}`, 1, rack.columns, rack.small ? { cell: small } : {}));
-      const { units: filled, leftOver } = placeInGrid(items, units);
+      const { units: filled, leftOver } = arranged(items, units);
       const placed = filled.flatMap(({ slots }) => slots.filter((slot) => slot !== null).map(({ id }) => id));
       expect([...placed, ...leftOver.map(({ item }) => item.id)].sort()).toEqual(
         items.map(({ id }) => id).sort(),
@@ -170,15 +179,15 @@ test('what stays open is shared over all racks of the path, and stays where it i
     ink(`i${String(i).padStart(2, '0')}`, i < 60 ? '#b3262b' : '#3468b0'),
   );
   const racks = [unit('A', 6, 10), unit('B', 6, 10)];
-  const { units, held } = placeInGrid(items, racks);
+  const { units, held } = arranged(items, racks);
   const open = units.map(({ slots }) => slots.filter((slot) => slot === null).length);
   expect(Math.min(...open)).toBeGreaterThanOrEqual(8);
   const stood = units.flatMap(({ unit: { id }, slots }) =>
     slots.flatMap((slot, cell) => (slot ? [{ ...slot, spot: { unitId: id, cell } }] : [])),
   );
-  expect(placeInGrid(stood, racks).held).toEqual(held);
+  expect(arranged(stood, racks).held).toEqual(held);
   // One more moves no more than stand between it and the nearest open slot.
-  const more = placeInGrid([...stood, ink('i30b', '#b3262b')], racks);
+  const more = arranged([...stood, ink('i30b', '#b3262b')], racks);
   const before = new Map(stood.map(({ id, spot }) => [id, `${spot.unitId} ${spot.cell}`]));
   const moved = more.units.flatMap(({ unit: { id }, slots }) =>
     slots.filter((slot, cell) => slot && before.has(slot.id) && before.get(slot.id) !== `${id} ${cell}`),
@@ -192,11 +201,7 @@ test('with sizes that go into one rack only, units still fill up together', () =
     ...Array.from({ length: 10 }, (_, i) => ink(`m${i}`, '#b3262b', { size: MINI })),
     ...Array.from({ length: 6 }, (_, i) => ink(`p${i}`, '#3468b0')),
   ];
-  const { units, leftOver } = placeInGrid(items, [
-    unit('A', 1, 10),
-    unit('B', 1, 10),
-    unit('C', 1, 10, small),
-  ]);
+  const { units, leftOver } = arranged(items, [unit('A', 1, 10), unit('B', 1, 10), unit('C', 1, 10, small)]);
   expect(leftOver).toEqual([]);
   for (const { slots } of units) expect(slots.filter(Boolean).length).toBeLessThan(9);
 });

@@ -1,10 +1,10 @@
-import { allocate } from './allocate';
-import { shareOut, stretches } from './spread';
+import { flowInto } from './flow';
+import { shareOut, stretches } from '../spread';
 
 test('the choosy are not crowded out: others move over for them', () => {
   // Three that fit both units come first and fill the first one; two that fit only that one still get in.
   expect(
-    allocate(
+    flowInto(
       [
         { count: 3, units: [0, 1] },
         { count: 2, units: [0] },
@@ -18,7 +18,7 @@ test('the choosy are not crowded out: others move over for them', () => {
 });
 
 test('chains of moving over are found', () => {
-  const flow = allocate(
+  const flow = flowInto(
     [
       { count: 2, units: [0, 1] },
       { count: 2, units: [1, 2] },
@@ -30,9 +30,9 @@ test('chains of moving over are found', () => {
 });
 
 test('nothing to place, nowhere to place it', () => {
-  expect(allocate([], [3])).toEqual([]);
-  expect(allocate([{ count: 2, units: [] }], [3])).toEqual([[0]]);
-  expect(allocate([{ count: 2, units: [0] }], [0])).toEqual([[0]]);
+  expect(flowInto([], [3])).toEqual([]);
+  expect(flowInto([{ count: 2, units: [] }], [3])).toEqual([[0]]);
+  expect(flowInto([{ count: 2, units: [0] }], [0])).toEqual([[0]]);
 });
 
 test('spare places go by weight, ties to the earlier, evenly when nobody weighs anything', () => {

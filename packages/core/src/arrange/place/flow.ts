@@ -17,7 +17,7 @@ const STEPS = 20;
  * Answers flow[claim][unit]; row sums never pass a claim's count, column sums never pass a room. Units are filled about
  * evenly, so that what stays open is shared over all of them.
  */
-export function allocate(claims: readonly Claim[], rooms: readonly number[]): number[][] {
+export function flowInto(claims: readonly Claim[], rooms: readonly number[]): number[][] {
   const flow = claims.map(() => rooms.map(() => 0));
   const used = (unit: number): number => flow.reduce((sum, row) => sum + (row[unit] ?? 0), 0);
   for (let step = 1; step <= STEPS; step++)

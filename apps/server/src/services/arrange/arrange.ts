@@ -1,0 +1,173 @@
+import { inStash, paceOf, placedLots, remediesFor, type Pace } from '@red-shelf/core';
+import {
+  planOf,
+  type ArrangeAsked,
+  type ArrangePreview,
+  type ChangeView,
+  type RecordView,
+} from '@red-shelf/contract';
+import { liftTimes } from '../../db/eventRepository';
+import { fingerprint } from '../../db/fingerprint';
+import type { Readable } from '../../db/tx';
+import { asideOf } from '../aside';
+import type { Context } from '../context';
+import type { Ports } from '../ports';
+import { newRow, recordToView } from '../records';
+import { Recorder } from '../recorder';
+import { Refusal } from '../refusal';
+import { liftsOf, movesOf } from './lifts';
+import { plan, readStash, targetOf, type Planned, type Stash } from './plan';
+import { sideOf } from './sides';
+
+/** The day, so that what was planned today can be carried out today: growth is counted by it. */
+const today = ({ now }: Ports): string => now().slice(0, 10);
+
+/** Up to so many things other choices of nearness are tried, too. */
+const TRIED_TO = 1500;
+const NEARNESS = [0, 0.25, 0.5, 1] as const;
+
+/** A name for exactly this outcome from exactly this state. */
+function tokenFor({ supplies }: Stash, planned: Planned): string {
+  const before = supplies.map(({ holdings }) => holdings.map(({ id, spot }) => [id, spot]));
+  return fingerprint([before, [...targetOf(planned)]]);
+}
+
+/** How fast this person sets things down. */
+const paceIn = async (db: Readable): Promise<Pace> => paceOf(await liftTimes(db));
+
+/** How often a thing of the plan is looked for in a year, all together: by how it was used since it came. */
+function looksAYear({ moving }: Planned, now: string): number {
+  const YEAR = 365.25 * 86_400_000;
+  const LEAST = YEAR / 12;
+  const seen = new Map(moving.map(({ of, uses = 0 }) => [of.id, { uses, since: Date.parse(of.createdAt) }]));
+  return [...seen.values()].reduce(
+    (sum, { uses, since }) => sum + Math.max(1, (uses * YEAR) / Math.max(LEAST, Date.parse(now) - since)),
+    0,
+  );
+}
+
+/** What arranging would do, with figures. Nothing changes; it is worked out beside, where nobody waits for it. */
+export const previewArrange = (
+  context: Context,
+  request: ArrangeAsked,
+  signal?: AbortSignal,
+): Promise<ArrangePreview> => asideOf(context)('arrange', request, signal ? { signal } : {});
+
+/** The same, here. */
+export async function previewHere({ store, ports }: Context, request: ArrangeAsked): Promise<ArrangePreview> {
+  const stash = await readStash(store.read);
+  const day = today(ports);
+  const planned = plan(stash, request, day);
+  const { target, grouping, moving, units, room } = planned;
+  const spots = targetOf(planned);
+  const before = sideOf(stash, planned, ({ spot }) => spot);
+  const after = sideOf(stash, planned, ({ id, spot }) => (spots.has(id) ? (spots.get(id) ?? null) : spot));
+  const lifts = liftsOf(stash, planned);
+  const others = stash.units.filter(
+    ({ id, sort, facts }) => sort === 'unit' && !facts.stays && !request.unitIds.includes(id),
+  );
+  const inUnit = livingNow(stash);
+  return {
+    by: grouping.by,
+    before,
+    after,
+    held: [...target.held].flatMap(([unitId, slots]) =>
+      request.scheme?.picture ? [] : [...slots].map(([slot, group]) => ({ unitId, slot, group })),
+    ),
+    leftOver: target.leftOver.map(({ item, reason }) => ({ supplyId: item.supplyId, reason })),
+    remedies: remediesFor(
+      target.leftOver.filter(({ reason }) => reason.code !== 'let_go').map(({ item }) => item),
+      others,
+      { ...room, livingIn: (unitId) => inUnit.get(unitId) ?? [] },
+    ).map(({ items, ...remedy }) => ({ ...remedy, supplyIds: items.map(({ supplyId }) => supplyId) })),
+    continues: [...target.continues],
+    freed: units.map(({ id }) => id).filter((id) => isEmpty(after, id) && !isEmpty(before, id)),
+    moves: new Set(lifts.map(({ id }) => id)).size,
+    lifts: lifts.length,
+    looksAYear: looksAYear(planned, ports.now()),
+    pace: await paceIn(store.read),
+    nearer: moving.length > TRIED_TO ? [] : NEARNESS.map((near) => tried(stash, { ...request, near }, day)),
+    token: tokenFor(stash, planned),
+  };
+}
+
+/** What another nearness to today would cost and give. */
+function tried(stash: Stash, request: ArrangeAsked, day: string): ArrangePreview['nearer'][number] {
+  const planned = plan(stash, request, day);
+  const spots = targetOf(planned);
+  const { figures } = sideOf(stash, planned, ({ id, spot }) =>
+    spots.has(id) ? (spots.get(id) ?? null) : spot,
+  );
+  return { near: request.near, lifts: liftsOf(stash, planned).length, inOrder: figures.inOrder };
+}
+
+const isEmpty = (side: ArrangePreview['before'], unitId: string): boolean =>
+  side.units.find((each) => each.unitId === unitId)?.slots.every((slot) => slot === null) ?? true;
+
+function livingNow({ supplies }: Stash) {
+  const living = new Map<
+    string,
+    { supply: Stash['supplies'][number]; lot: Stash['supplies'][number]['holdings'][number] }[]
+  >();
+  for (const supply of supplies.filter(inStash))
+    for (const lot of placedLots(supply.holdings)) {
+      const there = living.get(lot.spot?.unitId ?? '') ?? [];
+      there.push({ supply, lot: lot as (typeof there)[number]['lot'] });
+      living.set(lot.spot?.unitId ?? '', there);
+    }
+  return living;
+}
+
+/** Plans once more in the transaction that changes something; refuses where that is not what was looked at. */
+async function agreed(db: Readable, ports: Ports, request: ArrangeAsked, token: string) {
+  const stash = await readStash(db);
+  const planned = plan(stash, request, today(ports));
+  if (tokenFor(stash, planned) !== token)
+    throw new Refusal(
+      409,
+      'preview_outdated',
+      'The stash has changed since this preview. Look at the new one first; nothing was moved.',
+    );
+  return { stash, planned, name: planned.units.map(({ name }) => name).join(', ') };
+}
+
+/** Carries a previewed arrangement out, if nothing has changed since the preview. */
+export async function applyArrange(
+  { store, ports }: Context,
+  request: ArrangeAsked,
+  token: string,
+): Promise<ChangeView> {
+  return store.write(async (tx) => {
+    const { stash, planned, name } = await agreed(tx, ports, request, token);
+    const recorder = new Recorder(tx, ports);
+    await recorder.move(movesOf(stash, planned));
+    return recorder.finish('arrange', name, new Set(liftsOf(stash, planned).map(({ id }) => id)).size);
+  });
+}
+
+/** Most characters of a plan's name. */
+const LONGEST_NAME = 110;
+
+/** Begins a plan that is carried out lift by lift, if nothing has changed since the preview. Nothing is moved yet. */
+export async function startArrange(
+  { store, ports }: Context,
+  request: ArrangeAsked,
+  token: string,
+): Promise<{ record: RecordView; change: ChangeView }> {
+  return store.write(async (tx) => {
+    const { stash, planned, name } = await agreed(tx, ports, request, token);
+    const target = targetOf(planned);
+    const moved = new Set(liftsOf(stash, planned).map(({ id }) => id));
+    // Where things share a place, all of them say where one belongs that comes between.
+    const moves = planned.moving.flatMap(({ id, spot }) => {
+      const to = target.get(id) ?? null;
+      return moved.has(id) || (to !== null && to.cell === null) ? [{ lotId: id, from: spot, to }] : [];
+    });
+    if (moved.size === 0)
+      throw new Refusal(422, 'nothing_to_do', 'Everything stands where this order would put it.');
+    const row = newRow(ports, planOf(name.slice(0, LONGEST_NAME), moves));
+    const recorder = new Recorder(tx, ports);
+    await recorder.putRecord(null, row);
+    return { record: recordToView(row), change: await recorder.finish('record', name, 1) };
+  });
+}

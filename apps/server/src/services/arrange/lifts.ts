@@ -1,0 +1,69 @@
+import {
+  bodyOf,
+  holdsOf,
+  inWalkingOrder,
+  sameSpot,
+  settledRanks,
+  stillToDo,
+  type Lift,
+  type PlaceSpot,
+  type SharedRoom,
+} from '@red-shelf/core';
+import type { Move } from '../recorder';
+import { targetOf, type Planned, type Stash } from './plan';
+
+const spotsNow = ({ supplies }: Stash): Map<string, PlaceSpot | null> =>
+  new Map(supplies.flatMap(({ holdings }) => holdings.map(({ id, spot }) => [id, spot] as const)));
+
+/** The single lifts it takes, in walking order. */
+export function liftsOf(stash: Stash, planned: Planned): readonly Lift<string>[] {
+  const { lifts } = stillToDo(spotsNow(stash), targetOf(planned));
+  const rank = new Map(planned.units.map(({ id }, i) => [id, i]));
+  return inWalkingOrder(lifts, (unitId) => rank.get(unitId) ?? rank.size, sharedIn(stash));
+}
+
+/** How much is free where things share a length, a height or a volume. */
+function sharedIn({ units, supplies }: Stash): SharedRoom<string> {
+  const models = new Map(
+    units.flatMap(({ id, model }) => (model && holdsOf(model).shares ? [[id, holdsOf(model)] as const] : [])),
+  );
+  const bodies = new Map(
+    supplies.flatMap((supply) => supply.holdings.map((lot) => [lot.id, { supply, lot }] as const)),
+  );
+  const sizeIn = (lotId: string, unitId: string): number => {
+    const thing = bodies.get(lotId);
+    return (thing && models.get(unitId)?.fill([bodyOf(thing.supply, thing.lot).all])?.have) ?? 0;
+  };
+  return {
+    sizeIn,
+    freeIn: (unitId) => {
+      const holds = models.get(unitId);
+      if (!holds || holds.overflows === 'too full') return null;
+      const there = [...bodies.values()].filter(({ lot }) => lot.spot?.unitId === unitId);
+      const full = holds.fill(there.map(({ supply, lot }) => bodyOf(supply, lot).all));
+      return full && full.of - full.have;
+    },
+  };
+}
+
+/** Every lot whose place changes when all of it is done at once; where things share a place, with what is numbered anew. */
+export function movesOf(stash: Stash, planned: Planned): Move[] {
+  const now = spotsNow(stash);
+  const target = targetOf(planned);
+  const lifted = new Set(stillToDo(now, target).lifts.map(({ id }) => id));
+  const leaves = (id: string, unitId: string): boolean => lifted.has(id) && target.get(id)?.unitId !== unitId;
+  const moves = new Map<string, PlaceSpot | null>();
+  for (const [id, to] of target)
+    if (lifted.has(id) && to?.cell !== null && !sameSpot(now.get(id) ?? null, to)) moves.set(id, to);
+  for (const { unit, slots } of planned.target.units) {
+    const wanted = slots.flatMap((slot) => slot?.id ?? []);
+    if (!wanted.some((id) => target.get(id)?.cell === null)) continue;
+    const there = [...now].flatMap(([id, spot]) =>
+      spot?.unitId === unit.id && !leaves(id, unit.id) ? [{ id, rank: spot.rank }] : [],
+    );
+    const comes = new Set(wanted.filter((id) => lifted.has(id)));
+    for (const [id, rank] of settledRanks(there, wanted, comes))
+      moves.set(id, { unitId: unit.id, cell: null, rank });
+  }
+  return [...moves].map(([lotId, to]) => ({ lotId, to }));
+}

@@ -1,0 +1,125 @@
+import { HAND_ID, isRefusal, mayLive, type PlaceSpot } from '@red-shelf/core';
+import type { UnitView } from '@red-shelf/contract';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { useContents, useRoom } from '../../api/contents';
+import type { Stash } from '../../api/queries';
+import { useSpotName } from '../../api/spotName';
+import { sayWarning } from '../../copy/reasons';
+import { unitTitle } from '../../copy/supply';
+import { many } from '../../copy/words';
+import { unitSize } from '../../draw/geometry';
+import { UnitDrawing } from '../../draw/UnitDrawing';
+import { colour, LIP, radius, space } from '../../theme/tokens';
+import { Note } from '../../ui/Note';
+import { Swatch } from '../../ui/Swatch';
+import { Txt } from '../../ui/Txt';
+import type { Step } from './usePlan';
+
+interface LiftCardProps {
+  readonly step: Step;
+  readonly stash: Stash;
+  readonly left: number;
+}
+
+/** One lift, large: what, where from, where to, each with its picture. */
+export function LiftCard({ step: { thing, from, to, place }, stash, left }: LiftCardProps) {
+  const spotName = useSpotName();
+  const room = useRoom(stash);
+  const { supply, lot } = thing;
+  const target = stash.wall.units.find(({ id }) => id === to?.unitId);
+  const answer = target && to ? mayLive({ supply, lot }, { unit: target, cell: to.cell }, room) : null;
+  const next = place?.before
+    ? stash.supplies.find(({ holdings }) => holdings.some(({ id }) => id === place.before))
+    : undefined;
+  const where = (spot: PlaceSpot | null): string =>
+    spot === null ? 'no place' : spot.unitId === HAND_ID ? 'the desk' : spotName(spot);
+  return (
+    <View
+      style={styles.card}
+      role="region"
+      aria-label={`Lift ${supply.name} from ${where(from)} to ${where(to)}`}
+      aria-live="polite"
+    >
+      <View style={styles.lip} />
+      <View style={styles.thing}>
+        <Swatch hex={supply.hex} group={supply.group} size={64} />
+        <View style={styles.words}>
+          <Txt look="page" lines={2}>
+            {supply.name}
+          </Txt>
+          <Txt look="quiet">{many(left, 'lift')} to go</Txt>
+        </View>
+      </View>
+      <View style={styles.way}>
+        <Side title="from" spot={from} name={where(from)} stash={stash} lotId={lot.id} />
+        <Side title="to" spot={to} name={where(to)} stash={stash} lotId={lot.id} before={place?.before} />
+      </View>
+      {next && <Txt>{`Between the others, right before ${next.name}.`}</Txt>}
+      {isRefusal(answer)
+        ? answer.code === 'taken' && (
+            <Note sort="attention">Something stands there now. Lift it out first, or put this one off.</Note>
+          )
+        : answer?.map((warning) => (
+            <Note key={warning.code === 'care' ? warning.rule : warning.code} sort="attention">
+              {sayWarning(warning, (id) => stash.byId.get(id)?.name ?? 'something')}
+            </Note>
+          ))}
+    </View>
+  );
+}
+
+interface SideProps {
+  readonly title: string;
+  readonly spot: PlaceSpot | null;
+  readonly name: string;
+  readonly stash: Stash;
+  readonly lotId: string;
+  readonly before?: string | undefined;
+}
+
+/** One end of the way: its address in large type, and its place drawn with the spot marked. */
+function Side({ title, spot, name, stash, lotId, before }: SideProps) {
+  const [width, setWidth] = useState(0);
+  const contents = useContents(stash);
+  const unit: UnitView | undefined = stash.wall.units.find(({ id }) => id === spot?.unitId);
+  const slots = (unit && contents.get(unit.id)) ?? [];
+  const at = spot?.cell ?? indexOf(slots, lotId) ?? indexOf(slots, before ?? '') ?? null;
+  const size = unit && unitSize(unit);
+  const scale = size ? Math.min(width / Math.max(1, size.w), HIGHEST / Math.max(1, size.h)) : 0;
+  return (
+    <View style={styles.side} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+      <Txt look="quiet">{title}</Txt>
+      <Txt look="address">{name}</Txt>
+      {unit && <Txt look="quiet">{unitTitle(unit)}</Txt>}
+      {unit && scale > 0 && <UnitDrawing unit={unit} slots={slots} scale={scale} selected={at} />}
+    </View>
+  );
+}
+
+/** A drawing is so high at most, px: both ends and the acts stay in sight on a phone. */
+const HIGHEST = 220;
+
+const indexOf = (
+  slots: readonly ({ readonly lot: { readonly id: string } } | null)[],
+  id: string,
+): number | null => {
+  const at = slots.findIndex((each) => each?.lot.id === id);
+  return at < 0 ? null : at;
+};
+
+const styles = StyleSheet.create({
+  card: {
+    gap: space.m - 4,
+    padding: space.m,
+    backgroundColor: colour.card,
+    borderRadius: radius.m,
+    borderWidth: 1,
+    borderColor: colour.hairline,
+  },
+  lip: { width: 26, height: LIP, backgroundColor: colour.lip },
+  thing: { flexDirection: 'row', alignItems: 'center', gap: space.m - 4 },
+  words: { flex: 1 },
+  way: { flexDirection: 'row', gap: space.m },
+  side: { flex: 1, minWidth: 0, gap: 2 },
+});

@@ -1,0 +1,139 @@
+import { spotsOf, planOf } from '@red-shelf/contract';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { order, routes } from '../../api/client';
+import { recordsOf, useRecords, useStash } from '../../api/queries';
+import { useChange } from '../../api/useChange';
+import { many } from '../../copy/words';
+import { space } from '../../theme/tokens';
+import { Button } from '../../ui/Button';
+import { Note } from '../../ui/Note';
+import { Page } from '../../ui/Page';
+import { Txt } from '../../ui/Txt';
+import { useKeys } from '../../ui/useKeys';
+import { Waiting } from '../../ui/Waiting';
+import { Kept } from './Kept';
+import { LiftCard } from './LiftCard';
+import { NextLifts } from './NextLifts';
+import { useCarrying, type Step } from './usePlan';
+
+/** A plan carried out lift by lift: each large, with where from and where to; stopped and gone on with at any time. */
+export function PlanScreen() {
+  const { plan: id } = useLocalSearchParams<{ plan?: string }>();
+  const { stash, error } = useStash();
+  const { data: records } = useRecords();
+  const plan = recordsOf(records, 'plan').find((each) => each.id === id);
+  const carrying = useCarrying(plan?.body, stash);
+  /** Lots that were put off, and the lifts made here, the last one first. */
+  const [later, setLater] = useState<readonly string[]>([]);
+  const [made, setMade] = useState<readonly Step[]>([]);
+  const lift = useChange(
+    ({ step, back }: { step: Step; back: boolean }) => {
+      const lot = stash?.byId
+        .get(step.thing.supply.id)
+        ?.holdings.find(({ id: each }) => each === step.thing.lot.id);
+      const place = back ? step.from && { unitId: step.from.unitId, cell: step.from.cell } : step.place;
+      return order(routes.placeHolding, {
+        id: step.thing.lot.id,
+        body: { version: lot?.version ?? step.thing.lot.version, place },
+      });
+    },
+    { silent: true },
+  );
+  const remove = useChange(() =>
+    order(routes.removeRecord, { id: id ?? '', body: { version: plan?.version ?? 0 } }),
+  );
+  const turn = useChange(() => {
+    if (!plan) throw new Error('There is no such plan');
+    const [to, from] = [spotsOf(plan.body, 'from'), spotsOf(plan.body, 'to')];
+    const moves = [...to].map(([lotId, spot]) => ({ lotId, from: from.get(lotId) ?? null, to: spot }));
+    return order(routes.editRecord, {
+      id: plan.id,
+      body: { version: plan.version, body: planOf(plan.body.name, moves) },
+    });
+  });
+  const steps = carrying?.steps ?? [];
+  const ready = steps.filter(({ thing }) => !later.includes(thing.lot.id));
+  // What was put off comes when nothing else is left.
+  const now = ready[0] ?? steps[0];
+  const last = made[0];
+  const done = (): void => {
+    if (!now || lift.isPending) return;
+    lift.mutate({ step: now, back: false }, { onSuccess: () => setMade((all) => [now, ...all]) });
+  };
+  const takeBack = (): void => {
+    if (!last || lift.isPending) return;
+    lift.mutate({ step: last, back: true }, { onSuccess: () => setMade((all) => all.slice(1)) });
+  };
+  const putOff = (): void => {
+    if (now) setLater((all) => [...all.filter((each) => each !== now.thing.lot.id), now.thing.lot.id]);
+  };
+  useKeys({ Enter: done, ' ': done, u: takeBack, l: putOff });
+  const leave = (): void => {
+    remove.mutate(undefined, { onSuccess: () => router.replace('/arrange') });
+  };
+  if (!stash || !records) return <Waiting error={error} />;
+  if (!plan || !carrying)
+    return (
+      <Page title="Arranging">
+        <Note>This plan is there no more: it was finished, or left as it was.</Note>
+        <Button label="To Arrange" onPress={() => router.replace('/arrange')} />
+      </Page>
+    );
+  return (
+    <Page title={plan.body.name} aside={`${carrying.done} of ${carrying.of} in place`} narrow>
+      {carrying.no && <Note sort="error">{NO_WAY}</Note>}
+      <Kept kept={carrying.kept} stash={stash} />
+      {now ? (
+        <>
+          <LiftCard step={now} stash={stash} left={steps.length} />
+          <View style={styles.acts}>
+            <Button
+              label="Done"
+              says="Done: it stands there now"
+              main
+              grow
+              busy={lift.isPending}
+              onPress={done}
+            />
+            <Button label="Later" says="Put this one off" disabled={steps.length < 2} onPress={putOff} />
+            <Button label="Take back" says="Take the last lift back" disabled={!last} onPress={takeBack} />
+          </View>
+          <NextLifts steps={ready.slice(1)} />
+        </>
+      ) : (
+        !carrying.no && (
+          <Note>
+            <Txt>
+              <Txt look="strong">All of it is done.</Txt>{' '}
+              {`${many(carrying.done, 'thing')} stand where they were to go.`}
+            </Txt>
+          </Note>
+        )
+      )}
+      <View style={styles.acts}>
+        <Button
+          label={now ? 'Leave the rest as it is' : 'Finish'}
+          main={!now}
+          busy={remove.isPending}
+          onPress={leave}
+        />
+        <Button
+          label="Put all of it back"
+          says="Put everything back to where it stood before this plan"
+          disabled={carrying.done === 0 && made.length === 0}
+          busy={turn.isPending}
+          onPress={() => turn.mutate(undefined, { onSuccess: () => setMade([]) })}
+        />
+      </View>
+    </Page>
+  );
+}
+
+const NO_WAY =
+  'There is no way to carry this out as things stand now: two of them would stand in one place. Leave the rest as it is, and plan anew.';
+
+const styles = StyleSheet.create({
+  acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+});

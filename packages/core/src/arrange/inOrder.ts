@@ -1,0 +1,101 @@
+import { BEHIND, makeStandIn } from './behind';
+import { makerCounts } from './counts';
+import { headingOf, type Recipe, type Sortable } from './headings';
+import { makeRecipesOrder, recipeOf, type Recipes } from './recipe';
+import type { Scheme } from './scheme';
+import { pathInBlocks } from './smooth/inBlocks';
+
+/** How a person puts things in order. */
+export interface Ordering extends Scheme {
+  readonly recipes: Recipes;
+  /** How smooth the colours follow one another where lightness would decide: 0 light to dark, 1 as smooth as can be. */
+  readonly smooth?: number;
+  readonly seed?: number;
+}
+
+/** A path is shaken so often for each thing in it, but for a large stash, so that it is there before anyone waits. */
+const SHAKES_EACH = 4;
+const MOST_SHAKES = 4000;
+
+/**
+ * Things in the order of their recipes; where lightness would decide, along a path as smooth as asked for. Total, and the same for one
+ * seed however they came in. n log n by lightness; smooth, n² in each stretch that stands under the same headings. Throws
+ * RangeError for a smoothness that is not from 0 to 1.
+ */
+export function inOrder<T extends Sortable>(items: readonly T[], ordering: Ordering): T[] {
+  const { recipes, smooth = 0, seed = 1 } = ordering;
+  if (!(smooth >= 0 && smooth <= 1)) throw new RangeError(`How smooth goes from 0 to 1; ${smooth} does not.`);
+  const sorted = [...items].sort(makeRecipesOrder(recipes, ordering, items));
+  if (smooth === 0 || items.length < 3) return sorted;
+  const { headOf, hostOf } = readers(sorted, ordering);
+  const row: T[] = [];
+  /** Stretches under one heading that lightness orders, with what stands behind each of their things. */
+  let blocks: T[][] = [];
+  const close = (): void => {
+    row.push(...smoothed(blocks, ordering, smooth, seed));
+    blocks = [];
+  };
+  const behind = new Map<string, T[]>();
+  let last: string | null = null;
+  for (const item of sorted) {
+    const host = hostOf(item);
+    if (host.id !== item.id) {
+      behind.set(host.id, [...(behind.get(host.id) ?? []), item]);
+      continue;
+    }
+    const head = headOf(item);
+    if (head === null) close();
+    if (head === null) row.push(item);
+    else if (head === last && blocks.length > 0) blocks.at(-1)?.push(item);
+    else blocks.push([item]);
+    last = head;
+  }
+  close();
+  return row.flatMap((item) => [item, ...(behind.get(item.id) ?? [])]);
+}
+
+/** What smoothing asks of each thing: the headings it stands under, null where a name or a code decides; and what it stands behind. */
+function readers<T extends Sortable>(
+  items: readonly T[],
+  ordering: Ordering,
+): { headOf: (item: T) => string | null; hostOf: (item: T) => Sortable } {
+  const counts = makerCounts(items);
+  const recipeFor = (item: T): Recipe => recipeOf(ordering.recipes, item);
+  const piles = new Map<string, { readonly recipe: Recipe; readonly pile: T[] }>();
+  for (const item of items) {
+    const recipe = recipeFor(item);
+    const name = recipe.join();
+    const known = piles.get(name);
+    if (known) known.pile.push(item);
+    else piles.set(name, { recipe, pile: [item] });
+  }
+  const standIns = new Map([...piles].map(([name, { recipe, pile }]) => [name, makeStandIn(recipe, pile)]));
+  return {
+    hostOf: (item) => standIns.get(recipeFor(item).join())?.(item).host ?? item,
+    headOf: (item) => {
+      const recipe = recipeFor(item);
+      const at = recipe.indexOf('lightness');
+      const keys = (at < 0 ? recipe : recipe.slice(0, at)).filter((key) => key !== BEHIND);
+      if (item.family === 'none' || keys.includes('name') || keys.includes('code')) return null;
+      return [recipe.join(), ...keys.map((key) => headingOf(key, item, counts, ordering))].join('\n');
+    },
+  };
+}
+
+function smoothed<T extends Sortable>(
+  blocks: readonly T[][],
+  ordering: Ordering,
+  smooth: number,
+  seed: number,
+): T[] {
+  const all = blocks.flat();
+  let next = 0;
+  const indices = blocks.map((block) => block.map(() => next++));
+  const shakes = Math.min(MOST_SHAKES, SHAKES_EACH * all.length);
+  const lightFirst = ordering.lightness === 'light-first';
+  return pathInBlocks(
+    all.map(({ lab }) => lab),
+    indices,
+    { smooth, lightFirst, shakes, seed },
+  ).flatMap((i) => all[i] ?? []);
+}

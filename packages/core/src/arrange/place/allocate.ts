@@ -1,0 +1,131 @@
+import { keyed, type ColouredItem } from '../order';
+import type { Spot } from '../../stash/spot';
+import { classesOf, mostUsed, type LeftOut } from './choice';
+import { cutsFor, fillInTurn } from './cuts';
+import { flowInto } from './flow';
+import { hasRoom, type PathUnit, type Placing, type Zone } from './path';
+import { Shelves } from './shelves';
+
+export interface AllocateOptions<T> {
+  /** The groups that stand together and grow; families of colour when left out. */
+  readonly groupOf?: (item: T) => string;
+  /** How fast each group grows; without it a group's size stands for its growth. */
+  readonly growth?: ReadonlyMap<string, number>;
+  /** How far things may stand from their order inside a group so that fewer are lifted: 0 in order, 1 anywhere in their group. */
+  readonly near?: number;
+}
+
+/** A group that goes on in another unit. */
+export interface Continued {
+  readonly group: string;
+  readonly from: string;
+  readonly to: string;
+}
+
+export interface Allocation<T> {
+  /** For each unit its things by cell, null where one stays open; where things share it, in their order. */
+  readonly units: readonly {
+    readonly unit: { readonly id: string };
+    readonly slots: readonly (T | null)[];
+  }[];
+  /** Where each thing goes; what is not in it finds no place. */
+  readonly spots: ReadonlyMap<string, Spot>;
+  /** Open cells kept for a group to grow into: unit id → cell → group. */
+  readonly held: ReadonlyMap<string, ReadonlyMap<number, string>>;
+  readonly continues: readonly Continued[];
+  readonly leftOver: readonly LeftOut<T>[];
+}
+
+/** A family of colour, where nothing else groups. */
+const familyOf = (item: Placing): string => keyed(item as Placing & ColouredItem).group;
+
+/**
+ * From ordered things and an ordered path of units to spots, for units of all models alike. As many as possible find a place; families
+ * are cut where units end as little as possible (`cutsFor`), as many things as possible keep the spot they have, and what stays open
+ * stands inside the groups that will need it. Each one left over says why. Where things share a length, a height or a volume, `rank` is
+ * their order there. Units are filled about equally. `ordered` must not hold an id twice (RangeError). n log n in the things, times
+ * the sorts of zones; pure and repeatable.
+ */
+export function allocate<T extends Placing>(
+  ordered: readonly T[],
+  path: readonly PathUnit<T>[],
+  options: AllocateOptions<T> = {},
+): Allocation<T> {
+  if (new Set(ordered.map(({ id }) => id)).size < ordered.length)
+    throw new RangeError('A thing is there twice; each goes to one place only.');
+  const groupOf = options.groupOf ?? familyOf;
+  const zones = path.flatMap((unit) => unit.zones.map((zone) => ({ unit, ...zone })));
+  const { classes, out } = classesOf(ordered, zones);
+  const leftOver = [...out];
+  const claims = classes.sort((p, q) => p.zones.length - q.zones.length);
+  const rooms = zones.map((zone, z) => roomFor(zone, claims, z));
+  const flow = flowInto(
+    claims.map(({ members, zones: choice }) => ({ count: members.length, units: choice })),
+    rooms,
+  );
+  const contents: T[][] = zones.map(() => []);
+  const rank = new Map(ordered.map(({ id }, i) => [id, i]));
+  const homeless: { item: T; choice: readonly number[] }[] = [];
+  claims.forEach(({ members, zones: choice }, c) => {
+    const counts = choice.map((z) => flow[c]?.[z] ?? 0);
+    const { staying, out: least } = mostUsed(
+      members,
+      counts.reduce((sum, count) => sum + count, 0),
+    );
+    const some = choice.flatMap((z) => zones[z] ?? []);
+    const alone = choice.every((z) =>
+      claims.every((other) => other.zones === choice || !other.zones.includes(z)),
+    );
+    const zoneOf = zoneFinder(some);
+    const cut = alone
+      ? cutsFor(
+          staying.map((item) => ({ item, group: groupOf(item), zone: zoneOf(item) })),
+          some,
+        )
+      : null;
+    const over = fillInTurn(
+      staying,
+      some,
+      cut ?? counts,
+      choice.map((z) => contents[z] ?? []),
+    );
+    for (const item of [...over, ...least]) homeless.push({ item, choice });
+  });
+  // What was shared out by about how much goes in may still find room by the exact measure.
+  for (const { item, choice } of homeless.sort((p, q) => (q.item.uses ?? 0) - (p.item.uses ?? 0))) {
+    const z = choice.find((each) => hasRoom(zones[each] as Zone<T>, contents[each] ?? [], item));
+    if (z === undefined) leftOver.push({ item, reason: { code: 'no_room' } });
+    else contents[z]?.push(item);
+  }
+  const shelves = new Shelves(path, { ...options, groupOf });
+  zones.forEach((zone, z) =>
+    shelves.lay(
+      (contents[z] ?? []).sort((p, q) => (rank.get(p.id) ?? 0) - (rank.get(q.id) ?? 0)),
+      zone,
+    ),
+  );
+  return { ...shelves.filled(), leftOver };
+}
+
+/** About how many things a zone takes: where they share it, by what those that may come take on average. */
+function roomFor<T extends Placing>(
+  zone: Zone<T>,
+  claims: readonly { readonly zones: readonly number[]; readonly members: readonly T[] }[],
+  z: number,
+): number {
+  const { room, shared } = zone;
+  if (!shared) return room;
+  const mayCome = claims.flatMap(({ zones, members }) => (zones.includes(z) ? members : []));
+  const sum = mayCome.reduce((all, item) => all + shared.sizeOf(item), 0);
+  return Math.min(room, sum > 0 ? Math.floor((shared.free * mayCome.length) / sum) : mayCome.length);
+}
+
+/** Tells which of some zones a thing stands in now; −1 where in none. */
+function zoneFinder<T extends Placing>(zones: readonly Zone<T>[]): (item: T) => number {
+  const key = (unitId: string, cell: number | null): string => `${unitId} ${cell ?? '-'}`;
+  const at = new Map<string, number>();
+  zones.forEach(({ unit, open, shared }, z) => {
+    for (const cell of shared ? [null] : open) at.set(key(unit.id, cell), z);
+  });
+  return ({ spot }) => (spot ? (at.get(key(spot.unitId, spot.cell)) ?? -1) : -1);
+}
