@@ -1,7 +1,7 @@
 /**
  * Measures how well a rainbow is ordered, on colours drawn from an openly licensed list of names, and prints a line for each: how much
  * longer the smoothest path is than the least any path with whole families can have (Held–Karp), how long a plain sort by hue is
- * beside it, what lies between lightness and smoothness, and how many things make room for each purchase. Figures are means over the
+ * beside it, what lies between lightness and smoothness, how many things make room for each purchase, and how long a whole room takes. Figures are means over the
  * seeds it prints.
  *   npx tsx scripts/arrange.mts
  */
@@ -13,6 +13,7 @@ import { numbersFrom } from '../packages/core/src/arrange/smooth/numbers.ts';
 import { twoWay } from '../packages/core/src/arrange/twoWay.ts';
 import { leastRound } from './arrange/bound.mts';
 import { grown } from './arrange/growth.mts';
+import { exponentOf, timedRoom } from './arrange/room.mts';
 
 const SEEDS = [1, 2, 3, 4, 5];
 /** From family to family costs so much besides, so that there is one edge between each two. */
@@ -141,3 +142,14 @@ for (const [rows, columns] of [
     `  ${rows} × ${columns}: ${say(mean(long!))} × the best of two long runs, ${say(mean(byRow!))} × the smoothest order row by row, ${Math.max(...ms!).toFixed(0)} ms at most`,
   );
 }
+console.log(
+  'a whole room in places of every sort, one in ten put back wrongly (seed 7), ordered, placed and planned',
+);
+const rooms = [];
+for (const count of [500, 1000, 2500, 5000, 10_000]) rooms.push(await timedRoom(count, 7));
+for (const { count, units, lifts, leftOver, placing, lifting } of rooms)
+  console.log(
+    `  ${count} things, ${units} places: ${placing.toFixed(0)} ms to order and place, ${lifting.toFixed(0)} ms for ${lifts} lifts in walking order; ${leftOver} find no place`,
+  );
+const power = exponentOf(rooms.map(({ count, placing }) => ({ n: count, ms: placing })));
+console.log(`  ordering and placing grow with the ${power.toFixed(2)}th power of the things (500 to 10,000)`);

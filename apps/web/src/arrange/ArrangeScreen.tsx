@@ -1,5 +1,6 @@
 import { isOnWall, KIND_DEFINITIONS, KINDS } from '@red-shelf/core';
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import type { UnitView } from '@red-shelf/contract';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { router, useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { call, order, routes } from '../api/client';
@@ -23,6 +24,7 @@ import { Smooth } from './choose/Smooth';
 import { OpenPlans } from './plan/OpenPlans';
 import { Preview } from './Preview';
 import { isWorthIt } from './verdict';
+import { WorkingOut } from './WorkingOut';
 
 /** Choose what, where and how; see before and after with figures; begin, or say that it is done. */
 export function ArrangeScreen() {
@@ -42,7 +44,7 @@ export function ArrangeScreen() {
   const chosen =
     choice.unitIds ??
     units
-      .filter((unit) => isOnWall(unit) && unit.rules.kinds.some((kind) => choice.kinds.includes(kind)))
+      .filter((unit) => isMeant(unit) && unit.rules.kinds.some((kind) => choice.kinds.includes(kind)))
       .map(({ id }) => id);
   const { kinds, fromElsewhere, near, together } = choice;
   const request = {
@@ -61,6 +63,7 @@ export function ArrangeScreen() {
   const begin = useChange((token: string) => order(routes.startArrange, { body: { ...request, token } }), {
     silent: true,
   });
+  const client = useQueryClient();
   if (!stash) return <Waiting error={error} />;
   const plan = ready && !preview.error ? preview.data : undefined;
   const again = { onError: () => void preview.refetch() };
@@ -100,10 +103,11 @@ export function ArrangeScreen() {
         <Note>{units.length === 0 ? words.emptyWall : 'Choose at least one kind and one place.'}</Note>
       )}
       {preview.error && <Note sort="error">{preview.error.message}</Note>}
-      {ready && preview.isFetching && (
-        <View style={styles.chips} role="status">
-          <Note>Working out what goes where…</Note>
-        </View>
+      {ready && (
+        <WorkingOut
+          on={preview.isFetching}
+          onStop={() => void client.cancelQueries({ queryKey: keys.arrange })}
+        />
       )}
       {plan && (
         <Preview plan={plan} stash={stash}>
@@ -135,6 +139,10 @@ export function ArrangeScreen() {
     </Page>
   );
 }
+
+/** What takes things in an order: a heap is only filled where one asks for it. */
+const isMeant = (unit: UnitView): boolean =>
+  isOnWall(unit) && unit.model?.model !== 'loose' && !unit.facts.stays;
 
 const sayKinds = ({ kinds }: Choice): string =>
   kinds.length === 0 ? 'nothing yet' : listOf(kinds.map((kind) => KIND_DEFINITIONS[kind].plural));

@@ -1,7 +1,6 @@
 import { useState, type ReactNode } from 'react';
-import { StyleSheet, View } from 'react-native';
-import { space } from '../theme/tokens';
-import { Button } from './Button';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { colour, space, TOUCH } from '../theme/tokens';
 import { Txt } from './Txt';
 
 interface FoldedProps {
@@ -16,24 +15,29 @@ export function Folded({ label, value, children }: FoldedProps) {
   const [open, setOpen] = useState(false);
   return (
     <View style={styles.box}>
-      <View style={styles.row}>
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        aria-label={`${label}: ${value}, ${open ? 'done' : 'change'}`}
+        onPress={() => setOpen(!open)}
+        style={styles.row}
+      >
         <Txt style={styles.words}>
           {label}: <Txt look="strong">{value}</Txt>
         </Txt>
-        <Button
-          label={open ? 'Done' : 'Change'}
-          says={`${label}: ${open ? 'done' : 'change'}`}
-          onPress={() => setOpen(!open)}
-        />
-      </View>
+        <Txt look="quiet" style={styles.act}>
+          {open ? 'done' : 'change'}
+        </Txt>
+      </Pressable>
       {open && <View style={styles.inside}>{children}</View>}
     </View>
   );
 }
 
 const styles = StyleSheet.create({
-  box: { gap: space.s },
-  row: { flexDirection: 'row', alignItems: 'center', gap: space.s },
+  box: { borderBottomWidth: 1, borderBottomColor: colour.hairline },
+  row: { flexDirection: 'row', alignItems: 'center', gap: space.s, minHeight: TOUCH, paddingVertical: 4 },
   words: { flex: 1 },
-  inside: { gap: space.m, paddingBottom: space.s },
+  act: { textDecorationLine: 'underline' },
+  inside: { gap: space.m, paddingTop: space.s, paddingBottom: space.m },
 });

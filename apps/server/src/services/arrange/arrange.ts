@@ -86,9 +86,17 @@ export async function previewHere({ store, ports }: Context, request: ArrangeAsk
     lifts: lifts.length,
     looksAYear: looksAYear(planned, ports.now()),
     pace: await paceIn(store.read),
-    nearer: moving.length > TRIED_TO ? [] : NEARNESS.map((near) => tried(stash, { ...request, near }, day)),
+    nearer: moving.length > TRIED_TO ? [] : stopsOf(stash, request, day),
     token: tokenFor(stash, planned),
   };
+}
+
+/** What other choices of nearness would cost and give; only those that take fewer lifts than the ones before, and the one chosen. */
+function stopsOf(stash: Stash, request: ArrangeAsked, day: string): ArrangePreview['nearer'] {
+  const stops = NEARNESS.map((near) => tried(stash, { ...request, near }, day));
+  return stops.filter(
+    ({ near, lifts }, i) => near === request.near || stops.slice(0, i).every((stop) => lifts < stop.lifts),
+  );
 }
 
 /** What another nearness to today would cost and give. */

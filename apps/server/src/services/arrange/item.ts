@@ -1,4 +1,4 @@
-import { bodyOf, useOf, type Lodger, type PlaceSpot, type Placing } from '@red-shelf/core';
+import { bodyOf, useOf, type Lodger, type PlaceSpot, type Placing, type Size } from '@red-shelf/core';
 import type { HoldingView, SupplyView } from '@red-shelf/contract';
 
 /** A lot of whole things: what arranging moves. Packs, bases and scraps stay where they are. */
@@ -7,11 +7,15 @@ export interface Item extends Placing, Lodger {
   readonly of: SupplyView;
   readonly lot: HoldingView;
   readonly spot: PlaceSpot | null;
+  /** The outside of all of it, and the same in letters. */
+  readonly all: Size;
+  readonly size: string;
 }
 
 /** A lot as it is arranged. `home` is where it is kept, where that was decided. */
 export function toItem(of: SupplyView, lot: HoldingView, home?: string): Item {
-  const { widthUm, heightUm, depthUm } = bodyOf(of, lot).one;
+  const { one, all } = bodyOf(of, lot);
+  const { widthUm, heightUm, depthUm } = one;
   const bore = of.facts.attributes?.bore;
   return {
     id: lot.id,
@@ -22,6 +26,8 @@ export function toItem(of: SupplyView, lot: HoldingView, home?: string): Item {
     alike: [of.kind, of.form, widthUm, heightUm, depthUm, typeof bore === 'number' ? bore : '', home].join(
       ' ',
     ),
+    all,
+    size: `${all.widthUm} ${all.heightUm} ${all.depthUm}`,
     supply: of,
     of,
     lot,

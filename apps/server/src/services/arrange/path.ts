@@ -1,13 +1,4 @@
-import {
-  bodyOf,
-  holdsOf,
-  mayLive,
-  REACHES,
-  zonesOf,
-  type PathUnit,
-  type Reach,
-  type RoomNow,
-} from '@red-shelf/core';
+import { holdsOf, mayLive, REACHES, zonesOf, type PathUnit, type Reach, type RoomNow } from '@red-shelf/core';
 import type { ArrangeAsked, UnitView } from '@red-shelf/contract';
 import { Refusal } from '../refusal';
 import type { Item } from './item';
@@ -27,14 +18,14 @@ export function toPathUnit(unit: UnitView, staying: readonly Item[], room: RoomN
     const blocked = new Set(staying.flatMap(({ lot }) => lot.spot?.cell ?? []));
     return { id: unit.id, cells: holds.cells, zones: zonesOf(model, blocked, most), takes, ...near };
   }
-  const full = holds.fill(staying.map(({ of, lot }) => bodyOf(of, lot).all));
+  const full = holds.fill(staying.map(({ all }) => all));
   const sizes = new Map<string, number>();
-  const sizeOf = ({ of, lot }: Item): number => {
-    const { all } = bodyOf(of, lot);
-    const key = `${all.widthUm} ${all.heightUm} ${all.depthUm}`;
-    const known = sizes.get(key) ?? holds.fill([all])?.have ?? 0;
-    sizes.set(key, known);
-    return known;
+  const sizeOf = ({ all, size }: Item): number => {
+    const known = sizes.get(size);
+    if (known !== undefined) return known;
+    const found = holds.fill([all])?.have ?? 0;
+    sizes.set(size, found);
+    return found;
   };
   const free = Math.max(0, (full?.of ?? 0) - (full?.have ?? 0));
   return {

@@ -114,8 +114,9 @@ function placesOf({ units: standing }: Stash, request: ArrangeAsked) {
     if (units.length < wanted.size) throw notFound('place');
     return units;
   };
-  const reaches = reachesIn(standing.filter(({ sort }) => sort !== 'hand'));
-  const reachOf = (unitId: string): Reach['reach'] => reaches.get(unitId)?.reach ?? 'mid';
+  let reaches: ReturnType<typeof reachesIn> | undefined;
+  const reachOf = (unitId: string): Reach['reach'] =>
+    (reaches ??= reachesIn(standing.filter(({ sort }) => sort !== 'hand'))).get(unitId)?.reach ?? 'mid';
   const chosen = find(request.unitIds);
   refuseAway(chosen);
   const into = byReach(chosen, reachOf, request);

@@ -62,7 +62,7 @@ export function Smooth({ stash, request: { kinds, recipes, scheme }, onChange }:
       />
       <View style={styles.ends}>
         <Txt look="quiet">{way}</Txt>
-        <Txt look="strong">{saySmooth(thumb, way)}</Txt>
+        <Txt look="strong">{thumb > 0 && thumb < 1 ? saySmooth(thumb, way) : ''}</Txt>
         <Txt look="quiet">smoothest</Txt>
       </View>
       {stop && (

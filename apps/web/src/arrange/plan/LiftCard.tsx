@@ -1,6 +1,5 @@
 import { HAND_ID, isRefusal, mayLive, type PlaceSpot } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useContents, useRoom } from '../../api/contents';
 import type { Stash } from '../../api/queries';
@@ -8,12 +7,11 @@ import { useSpotName } from '../../api/spotName';
 import { sayWarning } from '../../copy/reasons';
 import { unitTitle } from '../../copy/supply';
 import { many } from '../../copy/words';
-import { unitSize } from '../../draw/geometry';
-import { UnitDrawing } from '../../draw/UnitDrawing';
 import { colour, LIP, radius, space } from '../../theme/tokens';
 import { Note } from '../../ui/Note';
 import { Swatch } from '../../ui/Swatch';
 import { Txt } from '../../ui/Txt';
+import { SpotPicture } from './SpotPicture';
 import type { Step } from './usePlan';
 
 interface LiftCardProps {
@@ -80,25 +78,31 @@ interface SideProps {
 
 /** One end of the way: its address in large type, and its place drawn with the spot marked. */
 function Side({ title, spot, name, stash, lotId, before }: SideProps) {
-  const [width, setWidth] = useState(0);
   const contents = useContents(stash);
   const unit: UnitView | undefined = stash.wall.units.find(({ id }) => id === spot?.unitId);
   const slots = (unit && contents.get(unit.id)) ?? [];
   const at = spot?.cell ?? indexOf(slots, lotId) ?? indexOf(slots, before ?? '') ?? null;
-  const size = unit && unitSize(unit);
-  const scale = size ? Math.min(width / Math.max(1, size.w), HIGHEST / Math.max(1, size.h)) : 0;
+  const meant = slots[at ?? -1]?.supply.id;
   return (
-    <View style={styles.side} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+    <View style={styles.side}>
       <Txt look="quiet">{title}</Txt>
-      <Txt look="address">{name}</Txt>
-      {unit && <Txt look="quiet">{unitTitle(unit)}</Txt>}
-      {unit && scale > 0 && <UnitDrawing unit={unit} slots={slots} scale={scale} selected={at} />}
+      <Txt look="address" lines={1}>
+        {name}
+      </Txt>
+      <Txt look="quiet" lines={1}>
+        {unit ? unitTitle(unit) : ' '}
+      </Txt>
+      {unit && (
+        <SpotPicture
+          unit={unit}
+          slots={slots}
+          at={at}
+          lit={meant === undefined ? undefined : new Set([meant])}
+        />
+      )}
     </View>
   );
 }
-
-/** A drawing is so high at most, px: both ends and the acts stay in sight on a phone. */
-const HIGHEST = 220;
 
 const indexOf = (
   slots: readonly ({ readonly lot: { readonly id: string } } | null)[],

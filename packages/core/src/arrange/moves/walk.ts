@@ -121,19 +121,27 @@ class Walks<Id> {
 
   /** The next lift that fits: on the way one is on, else on the fullest way from where one stands, else on the fullest of all. */
   next(fits: (at: number) => boolean): number | null {
-    const ways = [...this.ways.keys()].sort((p, q) => this.cost(p) - this.cost(q));
-    for (const way of ways) {
-      const list = this.ways.get(way) ?? [];
-      const i = list.findIndex(fits);
-      const at = list[i];
-      if (at === undefined) continue;
-      list.splice(i, 1);
-      if (list.length === 0) this.ways.delete(way);
-      this.here = way;
-      this.at = this.lifts[at]?.to.unitId ?? null;
-      return at;
+    const here = this.here === null ? null : this.from(this.here, fits);
+    if (here !== null) return here;
+    const ways = [...this.ways.keys()].map((way) => ({ way, cost: this.cost(way) }));
+    for (const { way } of ways.sort((p, q) => p.cost - q.cost)) {
+      const at = this.from(way, fits);
+      if (at !== null) return at;
     }
     return null;
+  }
+
+  /** Takes the first lift of a way that fits. */
+  private from(way: string, fits: (at: number) => boolean): number | null {
+    const list = this.ways.get(way) ?? [];
+    const i = list.findIndex(fits);
+    const at = list[i];
+    if (at === undefined) return null;
+    list.splice(i, 1);
+    if (list.length === 0) this.ways.delete(way);
+    this.here = way;
+    this.at = this.lifts[at]?.to.unitId ?? null;
+    return at;
   }
 
   private wayOf(at: number): string {
@@ -141,7 +149,6 @@ class Walks<Id> {
     return lift ? `${lift.from.unitId}\n${lift.to.unitId}` : '';
   }
   private cost(way: string): number {
-    if (way === this.here) return -Infinity;
     const [from = ''] = way.split('\n');
     const near = from === this.at ? -1e6 : 0;
     return near - (this.ways.get(way)?.length ?? 0) * 1e3 + this.rankOf(from);

@@ -4,6 +4,7 @@ import { classesOf, mostUsed, type LeftOut } from './choice';
 import { cutsFor, fillInTurn } from './cuts';
 import { flowInto } from './flow';
 import { hasRoom, type PathUnit, type Placing, type Zone } from './path';
+import { nearToday } from './nearToday';
 import { Shelves } from './shelves';
 
 export interface AllocateOptions<T> {
@@ -51,6 +52,26 @@ export function allocate<T extends Placing>(
   path: readonly PathUnit<T>[],
   options: AllocateOptions<T> = {},
 ): Allocation<T> {
+  const { near = 0 } = options;
+  const inOrder = allocated(ordered, path, { ...options, near: 0 });
+  if (near === 0) return inOrder;
+  // Nearer never takes more lifts than in order.
+  const nearer = allocated(ordered, path, options);
+  return moved(ordered, nearer) < moved(ordered, inOrder) ? nearer : inOrder;
+}
+
+/** How many things would not stand where they stand. */
+const moved = <T extends Placing>(ordered: readonly T[], { spots }: Allocation<T>): number =>
+  ordered.filter(({ id, spot }) => {
+    const to = spots.get(id);
+    return to?.unitId !== spot?.unitId || (to?.cell ?? null) !== (spot?.cell ?? null);
+  }).length;
+
+function allocated<T extends Placing>(
+  ordered: readonly T[],
+  path: readonly PathUnit<T>[],
+  options: AllocateOptions<T>,
+): Allocation<T> {
   if (new Set(ordered.map(({ id }) => id)).size < ordered.length)
     throw new RangeError('A thing is there twice; each goes to one place only.');
   const groupOf = options.groupOf ?? familyOf;
@@ -68,11 +89,19 @@ export function allocate<T extends Placing>(
   const homeless: { item: T; choice: readonly number[] }[] = [];
   claims.forEach(({ members, zones: choice }, c) => {
     const counts = choice.map((z) => flow[c]?.[z] ?? 0);
-    const { staying, out: least } = mostUsed(
+    const { staying: used, out: least } = mostUsed(
       members,
       counts.reduce((sum, count) => sum + count, 0),
     );
     const some = choice.flatMap((z) => zones[z] ?? []);
+    const placeOf = placeFinder(some);
+    const staying = nearToday(
+      used.map((item) => ({ item, group: groupOf(item), now: placeOf(item) })),
+      options.near ?? 0,
+    ).map(({ item }) => item);
+    // Nearer to today they change places in the order, too.
+    const ranks = used.map(({ id }) => rank.get(id) ?? 0);
+    staying.forEach(({ id }, i) => rank.set(id, ranks[i] ?? 0));
     const alone = choice.every((z) =>
       claims.every((other) => other.zones === choice || !other.zones.includes(z)),
     );
@@ -107,6 +136,9 @@ export function allocate<T extends Placing>(
   return { ...shelves.filled(), leftOver };
 }
 
+/** So many things of a class say what they take on average. */
+const ASKED = 24;
+
 /** About how many things a zone takes: where they share it, by what those that may come take on average. */
 function roomFor<T extends Placing>(
   zone: Zone<T>,
@@ -115,9 +147,15 @@ function roomFor<T extends Placing>(
 ): number {
   const { room, shared } = zone;
   if (!shared) return room;
-  const mayCome = claims.flatMap(({ zones, members }) => (zones.includes(z) ? members : []));
-  const sum = mayCome.reduce((all, item) => all + shared.sizeOf(item), 0);
-  return Math.min(room, sum > 0 ? Math.floor((shared.free * mayCome.length) / sum) : mayCome.length);
+  let [count, sum] = [0, 0];
+  for (const { zones, members } of claims) {
+    if (!zones.includes(z)) continue;
+    const every = Math.max(1, Math.floor(members.length / ASKED));
+    const asked = members.filter((_, i) => i % every === 0);
+    count += members.length;
+    sum += (asked.reduce((all, item) => all + shared.sizeOf(item), 0) * members.length) / asked.length;
+  }
+  return Math.min(room, sum > 0 ? Math.floor((shared.free * count) / sum) : count);
 }
 
 /** Tells which of some zones a thing stands in now; −1 where in none. */
@@ -129,3 +167,19 @@ function zoneFinder<T extends Placing>(zones: readonly Zone<T>[]): (item: T) => 
   });
   return ({ spot }) => (spot ? (at.get(key(spot.unitId, spot.cell)) ?? -1) : -1);
 }
+
+/** Tells where along some zones a thing stands now; null where in none. */
+function placeFinder<T extends Placing>(zones: readonly Zone<T>[]): (item: T) => number | null {
+  const zoneOf = zoneFinder(zones);
+  const cells = zones.map(({ open }) => new Map(open.map((cell, i) => [cell, i])));
+  return (item) => {
+    const z = zoneOf(item);
+    if (z < 0) return null;
+    return (
+      z * LONGEST +
+      (item.spot?.cell === null ? (item.spot.rank ?? 0) : (cells[z]?.get(item.spot?.cell ?? -1) ?? 0))
+    );
+  };
+}
+/** No place holds more. */
+const LONGEST = 1e7;

@@ -1,3 +1,4 @@
+import { mostKept } from './keep';
 import type { Laid } from './layOut';
 
 /**
@@ -16,6 +17,33 @@ export function nearToday<T>(things: readonly Laid<T>[], near: number): Laid<T>[
     from = end;
   }
   return row;
+}
+
+/**
+ * Of the order asked for, one nearer to today, and one nearer only for what can stay by it: that in which most stay where they are on a
+ * path of so many places.
+ */
+export function nearestOrder<T>(
+  things: readonly Laid<T>[],
+  near: number,
+  places: number,
+): readonly Laid<T>[] {
+  if (near <= 0) return things;
+  const keptIn = (row: readonly Laid<T>[]): ReadonlySet<number> =>
+    mostKept(
+      row.map(({ now }) => now),
+      places,
+    );
+  const nearer = nearToday(things, near);
+  const byItem = new Map(things.map((each) => [each.item, each]));
+  const kept = keptIn(nearer);
+  const staying = new Set(nearer.filter((_, i) => kept.has(i)));
+  // What is lifted anyway stands where the order has it.
+  const only = nearToday(
+    things.map((each) => (staying.has(each) ? each : { ...each, now: null })),
+    near,
+  ).map((each) => byItem.get(each.item) ?? each);
+  return [things, nearer, only].reduce((best, row) => (keptIn(row).size > keptIn(best).size ? row : best));
 }
 
 /** Those that stand somewhere, as they stand, in the places they have together. */

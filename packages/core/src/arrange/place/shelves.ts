@@ -1,7 +1,7 @@
 import type { Spot } from '../../stash/spot';
 import type { AllocateOptions, Allocation, Continued } from './allocate';
 import { layOut, type Laid } from './layOut';
-import { nearToday } from './nearToday';
+import { nearestOrder, nearToday } from './nearToday';
 import type { PathUnit, Placing, Zone } from './path';
 
 /** Units as they are filled. */
@@ -33,10 +33,12 @@ export class Shelves<T extends Placing> {
       return spot.cell === null ? (spot.rank ?? 0) : (at.get(spot.cell) ?? null);
     };
     const near = unit.near ?? this.options.near ?? 0;
-    const things = nearToday(
-      ordered.map((item): Laid<T> => ({ item, group: this.options.groupOf(item), now: nowOf(item) })),
-      near,
-    );
+    const asked = ordered.map((item): Laid<T> => ({
+      item,
+      group: this.options.groupOf(item),
+      now: nowOf(item),
+    }));
+    const things = shared ? nearToday(asked, near) : nearestOrder(asked, near, open.length);
     if (shared) {
       const there = unit.anyOrder ? asTheyLie(things) : things;
       row.push(...there.map(({ item }) => item));
