@@ -47,19 +47,23 @@ test('from a list to a rainbow rack, used from and run low, and still there afte
 
   // Arrange: before and after with figures, apply, undo, apply again.
   await page.goto(`${room.url}/arrange`);
-  await page.getByRole('checkbox', { name: 'A Pad rack' }).click();
-  const apply = page.getByRole('button', { name: /^Apply: \d+ moves$/ });
+  await page.getByRole('button', { name: /^Into: / }).click();
+  await page
+    .getByRole('group', { name: 'Places to arrange into' })
+    .getByRole('checkbox', { name: 'A Pad rack' })
+    .click();
+  const apply = page.getByRole('button', { name: /^It stands so already/ });
   await expect(apply).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Now' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Planned' })).toBeVisible();
   await expect(page.getByText('family breaks')).toBeVisible();
   await apply.click();
   await expect(page.getByText(/Drift rack arranged: \d+ moves/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Nothing to move' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Nothing to lift' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Undone.')).toBeVisible();
   await apply.click();
-  await expect(page.getByRole('button', { name: 'Nothing to move' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Nothing to lift' })).toBeVisible();
 
   // On the wall: search, tap a slot, use one.
   await page.goto(room.url);

@@ -10,6 +10,12 @@ jest.mock('expo-router', () => ({
   useLocalSearchParams: () => ({}),
 }));
 
+beforeEach(() => {
+  // What was begun in another test is not gone on with.
+  localStorage.clear();
+  sessionStorage.clear();
+});
+
 const SUPPLIES = [
   supply(),
   supply({
@@ -39,6 +45,8 @@ const figures = (placed: number, breaks: number) => ({
   emptySlots: 6 - placed,
   breaks,
   meanStep: 12.34,
+  inOrder: breaks === 1 ? 0.96 : 0.5,
+  lookUp: breaks + 2.3,
 });
 const PREVIEW = {
   before: { figures: figures(2, 3), units: [{ unitId: 'u1', slots: [null, null, null, null, 's1', null] }] },
@@ -46,13 +54,32 @@ const PREVIEW = {
   held: [{ unitId: 'u1', slot: 1, group: 'red' }],
   by: 'family',
   leftOver: [{ supplyId: 's3', reason: { code: 'too_wide', needUm: 132_000, haveUm: 102_000 } }],
+  remedies: [{ supplyIds: ['s3'], unitId: 'u2', template: null, takes: 1 }],
+  continues: [{ group: 'blue', from: 'u1', to: 'u2' }],
+  freed: [],
   moves: 3,
+  lifts: 4,
+  looksAYear: 100,
+  pace: { seconds: 12, lifts: 0 },
+  nearer: [
+    { near: 0, lifts: 4, inOrder: 0.96 },
+    { near: 1, lifts: 2, inOrder: 0.7 },
+  ],
   token: 't1',
+};
+const STRIPS = {
+  ids: ['s1', 's2', 's3'],
+  stops: [
+    { smooth: 0, row: [0, 1, 2], meanStep: 16, byLightness: 1 },
+    { smooth: 0.5, row: [1, 0, 2], meanStep: 13.5, byLightness: 0.8 },
+    { smooth: 1, row: [2, 0, 1], meanStep: 11, byLightness: 0.4 },
+  ],
 };
 
 test('arranging shows now and planned with figures, says what is left over and why, and applies what was shown', async () => {
   const sent = fakeServer({
     ...STASH,
+    'POST /api/arrange/strips': STRIPS,
     'POST /api/arrange/preview': PREVIEW,
     'POST /api/arrange/apply': { change: change({ kind: 'arrange', name: 'Pad rack', count: 3 }) },
   });
@@ -63,17 +90,21 @@ test('arranging shows now and planned with figures, says what is left over and w
     'now 3',
     'Left over: 1',
     'too wide: needs 132 mm, the slot has 102 mm',
-    '12.3',
-    'as now',
+    '96%',
+    '3.3 s',
+    'Blue of B Pad rack continues in C Marker tray.',
+    /^C Marker tray has room for all of 1 such thing/,
+    '4 lifts',
   ])
     expect(screen.getByText(text)).toBeTruthy();
-  expect(sent[0]?.body).toMatchObject({
+  const preview = sent.find(({ path }) => path === '/api/arrange/preview');
+  expect(preview?.body).toMatchObject({
     kinds: ['ink'],
     unitIds: ['u1'],
     fromElsewhere: false,
     scheme: { lightness: 'light-first' },
   });
-  fireEvent.click(screen.getByRole('button', { name: 'Apply: 3 moves' }));
+  fireEvent.click(screen.getByRole('button', { name: /^It stands so already/ }));
   expect(await screen.findByText('Pad rack arranged: 3 moves.')).toBeTruthy();
   expect(sent.find(({ path }) => path === '/api/arrange/apply')?.body).toMatchObject({
     token: 't1',
@@ -87,6 +118,7 @@ test('before anything is arranged the rules are asked: what comes to a bad place
   const wall = (facts: object) => ({
     'GET /api/supplies': { supplies },
     'GET /api/wall': { roomName: 'Attic', units: [unit({ facts: { marks: ['heat'], ...facts } })] },
+    'POST /api/arrange/strips': STRIPS,
     'POST /api/arrange/preview': PREVIEW,
   });
   fakeServer(wall({}));
@@ -102,13 +134,18 @@ test('before anything is arranged the rules are asked: what comes to a bad place
 });
 
 test('choosing a kind chooses the racks made for it; without any there is nothing to preview', async () => {
-  const sent = fakeServer({ ...STASH, 'POST /api/arrange/preview': PREVIEW });
+  const sent = fakeServer({
+    ...STASH,
+    'POST /api/arrange/strips': STRIPS,
+    'POST /api/arrange/preview': PREVIEW,
+  });
   show(<ArrangeScreen />);
   await screen.findByText('1 thing more in place.');
+  fireEvent.click(screen.getByRole('button', { name: /^What: Inks/ }));
   fireEvent.click(screen.getByRole('checkbox', { name: 'Markers' }));
   fireEvent.click(screen.getByRole('radio', { name: 'dark to light' }));
   await waitFor(() =>
-    expect(sent.at(-1)?.body).toMatchObject({
+    expect(sent.filter(({ path }) => path.endsWith('preview')).at(-1)?.body).toMatchObject({
       kinds: ['ink', 'marker'],
       unitIds: ['u1', 'u2'],
       scheme: { lightness: 'dark-first' },
@@ -116,12 +153,33 @@ test('choosing a kind chooses the racks made for it; without any there is nothin
   );
   fireEvent.click(screen.getByRole('checkbox', { name: 'Inks' }));
   fireEvent.click(screen.getByRole('checkbox', { name: 'Markers' }));
-  expect(await screen.findByText('Choose at least one kind and one rack.')).toBeTruthy();
+  expect(await screen.findByText('Choose at least one kind and one place.')).toBeTruthy();
+});
+
+test('the strip and both figures follow the thumb, and what follows is worked out once it rests', async () => {
+  const sent = fakeServer({
+    ...STASH,
+    'POST /api/arrange/strips': STRIPS,
+    'POST /api/arrange/preview': PREVIEW,
+  });
+  show(<ArrangeScreen />);
+  expect(await screen.findByText(/^Mean step from one to the next 16.0 .* 100% of each/)).toBeTruthy();
+  fireEvent.change(screen.getByRole('slider', { name: 'How smooth' }), { target: { value: '0.5' } });
+  expect(screen.getByText(/^Mean step from one to the next 13.5 .* 80% of each/)).toBeTruthy();
+  expect(screen.getByText('50% smooth')).toBeTruthy();
+  const asked = () => sent.filter(({ path }) => path.endsWith('preview'));
+  expect(asked()).toHaveLength(1);
+  await waitFor(() => expect(asked().at(-1)?.body).toMatchObject({ scheme: { smooth: 0.5 } }));
+  // How near to today one stays is chosen by its stops, each with both its figures.
+  expect(screen.getByText('70% in order')).toBeTruthy();
+  fireEvent.change(screen.getByRole('slider', { name: 'How near to today' }), { target: { value: '1' } });
+  await waitFor(() => expect(asked().at(-1)?.body).toMatchObject({ near: 1 }));
 });
 
 test('a preview that is no longer true is said, and made again', async () => {
   const sent = fakeServer({
     ...STASH,
+    'POST /api/arrange/strips': STRIPS,
     'POST /api/arrange/preview': PREVIEW,
     'POST /api/arrange/apply': new Refused({
       status: 409,
@@ -130,7 +188,7 @@ test('a preview that is no longer true is said, and made again', async () => {
     }),
   });
   show(<ArrangeScreen />);
-  fireEvent.click(await screen.findByRole('button', { name: 'Apply: 3 moves' }));
+  fireEvent.click(await screen.findByRole('button', { name: /^It stands so already/ }));
   expect(await screen.findByText('The stash has changed since this preview.')).toBeTruthy();
   await waitFor(() => expect(sent.filter(({ path }) => path.endsWith('preview'))).toHaveLength(2));
 });
@@ -171,6 +229,7 @@ test('applied while nobody answers, it is not said to be done: it is kept, and s
   let away = true;
   const sent = fakeServer({
     ...STASH,
+    'POST /api/arrange/strips': STRIPS,
     'POST /api/arrange/preview': PREVIEW,
     'POST /api/arrange/apply': () => {
       if (away) throw new TypeError('lost');
@@ -178,7 +237,7 @@ test('applied while nobody answers, it is not said to be done: it is kept, and s
     },
   });
   show(<ArrangeScreen />);
-  fireEvent.click(await screen.findByRole('button', { name: 'Apply: 3 moves' }));
+  fireEvent.click(await screen.findByRole('button', { name: /^It stands so already/ }));
   expect(await screen.findByText(/^Not done yet/)).toBeTruthy();
   away = false;
   const applied = () => sent.filter(({ path }) => path === '/api/arrange/apply');

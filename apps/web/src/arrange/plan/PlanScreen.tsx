@@ -1,6 +1,6 @@
 import { spotsOf, planOf } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { order, routes } from '../../api/client';
 import { recordsOf, useRecords, useStash } from '../../api/queries';
@@ -53,18 +53,33 @@ export function PlanScreen() {
       body: { version: plan.version, body: planOf(plan.body.name, moves) },
     });
   });
+  const sent = useRef<{ step: Step; back: boolean } | null>(null);
   const steps = carrying?.steps ?? [];
   const ready = steps.filter(({ thing }) => !later.includes(thing.lot.id));
   // What was put off comes when nothing else is left.
   const now = ready[0] ?? steps[0];
   const last = made[0];
+  /** What was tapped is not sent twice; but nothing waits for the server. */
+  const wasSent = (step: Step, back: boolean): boolean => {
+    if (sent.current?.step === step && sent.current.back === back) return true;
+    sent.current = { step, back };
+    return false;
+  };
+  /** What was refused may be tapped again. */
+  const again = (): void => void (sent.current = null);
   const done = (): void => {
-    if (!now || lift.isPending) return;
-    lift.mutate({ step: now, back: false }, { onSuccess: () => setMade((all) => [now, ...all]) });
+    if (!now || wasSent(now, false)) return;
+    lift.mutate(
+      { step: now, back: false },
+      { onSuccess: () => setMade((all) => [now, ...all]), onError: again },
+    );
   };
   const takeBack = (): void => {
-    if (!last || lift.isPending) return;
-    lift.mutate({ step: last, back: true }, { onSuccess: () => setMade((all) => all.slice(1)) });
+    if (!last || wasSent(last, true)) return;
+    lift.mutate(
+      { step: last, back: true },
+      { onSuccess: () => setMade((all) => all.slice(1)), onError: again },
+    );
   };
   const putOff = (): void => {
     if (now) setLater((all) => [...all.filter((each) => each !== now.thing.lot.id), now.thing.lot.id]);
@@ -89,14 +104,7 @@ export function PlanScreen() {
         <>
           <LiftCard step={now} stash={stash} left={steps.length} />
           <View style={styles.acts}>
-            <Button
-              label="Done"
-              says="Done: it stands there now"
-              main
-              grow
-              busy={lift.isPending}
-              onPress={done}
-            />
+            <Button label="Done" says="Done: it stands there now" main grow onPress={done} />
             <Button label="Later" says="Put this one off" disabled={steps.length < 2} onPress={putOff} />
             <Button label="Take back" says="Take the last lift back" disabled={!last} onPress={takeBack} />
           </View>

@@ -1,0 +1,115 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './room';
+
+/** How many lifts are still to be made, as the screen says. */
+async function leftOn(page: Page): Promise<number> {
+  const said = await page
+    .getByText(/^\d+ lifts? to go$/)
+    .first()
+    .textContent();
+  return Number(/\d+/.exec(said ?? '')?.[0]);
+}
+const now = (page: Page) => page.getByRole('region', { name: /^Lift .* from .* to / });
+
+/** Tells what is made where: by a thumb, or by keys alone. */
+const doneBy = (page: Page, touch: boolean) => ({
+  done: () => (touch ? page.getByRole('button', { name: /^Done/ }).tap() : page.keyboard.press('Enter')),
+  back: () => (touch ? page.getByRole('button', { name: /^Take the last/ }).tap() : page.keyboard.press('u')),
+  later: () =>
+    touch ? page.getByRole('button', { name: /^Put this one off/ }).tap() : page.keyboard.press('l'),
+});
+
+test('a rearrangement is begun, broken off, gone on with elsewhere after a change by hand, and ended', async ({
+  page,
+  room,
+  browser,
+}, { project }) => {
+  const touch = project.name === 'phone';
+  await page.goto(`${room.url}/arrange`);
+  await page.getByRole('button', { name: /^Order: / }).click();
+  await page.getByRole('radio', { name: /^Rainbow, light to dark/ }).click();
+  await page.getByRole('button', { name: /^Begin: \d+ lifts$/ }).click();
+  await expect(now(page)).toBeVisible();
+  const all = await leftOn(page);
+  expect(all).toBeGreaterThan(6);
+  const hand = doneBy(page, touch);
+  for (const made of [1, 2, 3]) {
+    const before = await now(page).getAttribute('aria-label');
+    await hand.done();
+    await expect(now(page)).not.toHaveAttribute('aria-label', before ?? '');
+    expect(await leftOn(page)).toBe(all - made);
+  }
+  // One step back, and one put off for another.
+  await hand.back();
+  await expect.poll(() => leftOn(page)).toBe(all - 2);
+  const first = await now(page).getAttribute('aria-label');
+  await hand.later();
+  await expect(now(page)).not.toHaveAttribute('aria-label', first ?? '');
+  await page.close();
+
+  // Another device, where somebody has moved a thing of the plan by hand meanwhile.
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, hasTouch: touch });
+  room.watch(context);
+  const other = await context.newPage();
+  await other.goto(`${room.url}/arrange`);
+  await other.getByRole('button', { name: /^Go on with / }).click();
+  await expect(now(other)).toBeVisible();
+  expect(await leftOn(other)).toBe(all - 2);
+  const label = (await now(other).getAttribute('aria-label')) ?? '';
+  const name = /^Lift (.*) from /.exec(label)?.[1] ?? '';
+  const { supplies } = (await (await other.request.get(`${room.url}/api/supplies`)).json()) as {
+    supplies: { name: string; holdings: { id: string; version: number; spot: object | null }[] }[];
+  };
+  const lot = supplies.flatMap((each) => (each.name === name ? each.holdings : [])).find(({ spot }) => spot);
+  const moved = await other.request.put(`${room.url}/api/holdings/${lot?.id}/place`, {
+    data: { version: lot?.version, place: { unitId: 'hand', cell: null } },
+  });
+  expect(moved.ok()).toBe(true);
+  await other.reload();
+  // It is on the desk now, and goes from there to where it was to go.
+  await expect(other.getByText(/^\d+ lifts? to go$/)).toBeVisible();
+  const again = doneBy(other, touch);
+  for (let left = await leftOn(other); left > 0; left--) {
+    await expect(other.getByText(left === 1 ? '1 lift to go' : `${left} lifts to go`)).toBeVisible();
+    await again.done();
+  }
+  await expect(other.getByText('All of it is done.')).toBeVisible();
+  await other.getByRole('button', { name: 'Finish' }).click();
+  await expect(other.getByRole('button', { name: 'Nothing to lift' })).toBeVisible();
+  await expect(other.getByRole('button', { name: /^Go on with / })).toHaveCount(0);
+  await context.close();
+});
+
+test('all of a plan is put back to where it stood, and the rest of one is left as it is', async ({
+  page,
+  room,
+}) => {
+  const places = async () => {
+    const { supplies } = (await (await page.request.get(`${room.url}/api/supplies`)).json()) as {
+      supplies: { holdings: { id: string; spot: { unitId: string; cell: number | null } | null }[] }[];
+    };
+    return supplies
+      .flatMap(({ holdings }) => holdings.map(({ id, spot }) => `${id} ${spot?.unitId} ${spot?.cell}`))
+      .sort();
+  };
+  const before = await places();
+  await page.goto(`${room.url}/arrange`);
+  await page.getByRole('button', { name: /^Begin: \d+ lifts$/ }).click();
+  await expect(now(page)).toBeVisible();
+  const all = await leftOn(page);
+  for (const made of [1, 2, 3]) {
+    await page.getByRole('button', { name: /^Done/ }).click();
+    await expect.poll(() => leftOn(page)).toBe(all - made);
+  }
+  await page.getByRole('button', { name: /^Put everything back/ }).click();
+  await expect(page.getByText('3 lifts to go')).toBeVisible();
+  for (const left of [2, 1]) {
+    await page.getByRole('button', { name: /^Done/ }).click();
+    await expect.poll(() => leftOn(page)).toBe(left);
+  }
+  await page.getByRole('button', { name: /^Done/ }).click();
+  await expect(page.getByText('All of it is done.')).toBeVisible();
+  expect(await places()).toEqual(before);
+  await page.getByRole('button', { name: 'Finish' }).click();
+  await expect(page.getByRole('button', { name: /^Begin: \d+ lifts$/ })).toBeVisible();
+});
