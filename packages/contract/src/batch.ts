@@ -28,6 +28,8 @@ export const batchSet = z
     decideOn: z.iso.date('A date is written like 2026-05-31.'),
     grade: z.enum(GRADES),
     collection: z.boolean(),
+    /** Arranging leaves them where they are. */
+    stays: z.boolean(),
     source: lineOf('Where it came from', 120),
     acquiredOn: z.iso.date('A date is written like 2026-05-31.'),
     addTags: tags,

@@ -121,6 +121,8 @@ export { lookFor, type LookOptions } from './storage/lookFor';
 export { poolFit, type LeftOver, type Pooled, type PoolFit } from './storage/pool';
 export { sameSpot, type Spot as PlaceSpot } from './stash/spot';
 export {
+  staysAt,
+  withSpotStaying,
   addressIn,
   endOf,
   HAND_ID,
@@ -234,6 +236,7 @@ export { inWalkingOrder, type SharedRoom } from './arrange/moves/walk';
 export { isNowhere, stillToDo, type StillToDo } from './arrange/moves/stillToDo';
 export { lookUp, type LookUp, type Sought } from './arrange/lookUp';
 export { paceOf, type Pace } from './arrange/pace';
+export { oneMore, type OneMore, type Settled } from './arrange/oneMore';
 export { insertOne, type InsertOptions, type Insertion } from './arrange/insertOne';
 export { twoWay, type TwoWayOptions } from './arrange/twoWay';
 export { spreadRoom, type Rates } from './arrange/spreadRoom';

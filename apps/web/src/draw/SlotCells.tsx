@@ -1,4 +1,4 @@
-import { addressIn, endOf, holdsOf, type Box, type VisibleEnd } from '@red-shelf/core';
+import { addressIn, endOf, holdsOf, staysAt, type Box, type VisibleEnd } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { memo } from 'react';
 import { Pressable, StyleSheet } from 'react-native';
@@ -42,20 +42,23 @@ export const SlotCells = memo(function SlotCells({
   const end = endOf(unit);
   const holds = unit.model && holdsOf(unit.model);
   const seen = (own: VisibleEnd): VisibleEnd => (holds ? holds.seen(own) : own);
-  return boxes.slice(from, to).map((box, i) => {
+  return boxes.slice(from, to).flatMap((box, i) => {
     const index = from + i;
     const living = slots[index];
+    const fold = (living?.supply.facts.stays ?? false) || staysAt(unit, loose ? null : index);
+    const folded = fold ? [<Fold key={`fold ${index}`} box={box} />] : [];
     if (!living)
-      return (
+      return [
         <OpenSlot
           key={index}
           box={box}
           round={end === 'round' || end === 'ring'}
           heldFor={held?.get(index)}
           dim={lit !== undefined}
-        />
-      );
-    return (
+        />,
+        ...folded,
+      ];
+    return [
       <SlotShape
         key={index}
         box={box}
@@ -64,8 +67,9 @@ export const SlotCells = memo(function SlotCells({
         dim={lit !== undefined && !lit.has(living.supply.id) && selected !== index}
         first={firsts.has(index)}
         seen={seen}
-      />
-    );
+      />,
+      ...folded,
+    ];
   });
 });
 
@@ -113,6 +117,19 @@ const hitBox = ({ x, y, w, h }: Box, wall: number) => ({
   width: w + wall,
   height: h + wall,
 });
+
+/** The corner of what is left as it is, folded over. */
+function Fold({ box: { x, y, w, h } }: { readonly box: Box }) {
+  const size = Math.min(w, h, 16) * 0.45;
+  return (
+    <Path
+      d={`M${x + w - size} ${y}H${x + w}V${y + size}Z`}
+      fill={colour.card}
+      stroke={colour.text}
+      strokeWidth={0.8}
+    />
+  );
+}
 
 interface OpenSlotProps {
   readonly box: Box;

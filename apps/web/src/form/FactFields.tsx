@@ -23,6 +23,7 @@ export function FactFields({ control }: { readonly control: Control<SupplyForm> 
       <View style={styles.row}>
         <SaidFlag control={control} name="collection" label="Collection, leave in peace" />
         <SaidFlag control={control} name="lidColour" label="Colour is only the lid’s" />
+        <SaidFlag control={control} name="stays" label="Leave where it is when arranging" />
       </View>
       <TagField control={control} />
       <View style={styles.row}>

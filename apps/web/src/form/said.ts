@@ -73,6 +73,7 @@ const readers = ({ units, currency }: Preferences, length: boolean) =>
     decideOn: plainDay,
     grade: oneOf(GRADES),
     collection: yes,
+    stays: yes,
     lidColour: yes,
     spares: wholeNumber,
     lowAt: (text: string) => (length ? readMeasure(text, 'length', units) : wholeNumber(text)),
@@ -134,6 +135,7 @@ export function saidFacts(
     decideOn: facts.decideOn,
     grade: facts.grade,
     collection: facts.collection ? 'yes' : '',
+    stays: facts.stays ? 'yes' : '',
     lidColour: facts.lidColour ? 'yes' : '',
     spares: facts.spares?.toString(),
     lowAt:

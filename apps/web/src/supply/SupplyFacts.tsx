@@ -79,6 +79,7 @@ function Standing({ supply: { facts } }: { readonly supply: SupplyView }) {
       : null,
     facts.grade ?? null,
     facts.collection ? 'collection, leave in peace' : null,
+    facts.stays ? 'left where it is when things are arranged' : null,
     ...(facts.tags ?? []),
   ].flatMap((flag) => flag ?? []);
   if (flags.length === 0) return null;

@@ -8,6 +8,8 @@ import {
   mayLive,
   formOf,
   hasColour,
+  staysAt,
+  withSpotStaying,
   wayTo,
 } from '@red-shelf/core';
 import type { Place, UnitView } from '@red-shelf/contract';
@@ -74,6 +76,7 @@ export function SlotPanel({ unit, slots, choice, stash, onChoose, onClose }: Slo
         ) : (
           <Open unit={unit} place={{ unitId: unit.id, cell: loose ? null : choice.slot }} stash={stash} />
         )}
+        {!loose && <StaysAct unit={unit} cell={choice.slot} />}
         {(wide || !living) && <UnitActs unit={unit} onDone={onClose} />}
       </ScrollView>
     </View>
@@ -169,6 +172,30 @@ function Occupied({ living: { supply, lot }, unit, slots, slot, stash }: Occupie
         <Button label="Lift out" grow busy={move.isPending} onPress={() => move.mutate(null)} />
       </View>
     </>
+  );
+}
+
+/** Says of a spot that arranging leaves it as it is, or may use it again. */
+function StaysAct({ unit, cell }: { readonly unit: UnitView; readonly cell: number }) {
+  const stays = staysAt(unit, cell);
+  const say = useChange(() => {
+    const { version, name, rules, model, parentId } = unit;
+    const facts = withSpotStaying(unit, cell, !stays);
+    const body = { version, name, rules, model, facts, ...(parentId ? { parentId } : {}) };
+    return order(routes.editUnit, { id: unit.id, body });
+  });
+  if (unit.facts.stays || unit.model?.model !== 'grid') return null;
+  return (
+    <Button
+      label={stays ? 'May be arranged again' : 'Leave this slot as it is'}
+      says={
+        stays
+          ? `${addressIn(unit, cell)} may be arranged again`
+          : `Leave ${addressIn(unit, cell)} as it is when things are arranged`
+      }
+      busy={say.isPending}
+      onPress={() => say.mutate(undefined)}
+    />
   );
 }
 

@@ -46,7 +46,7 @@ const plain = <
   write: (facts) => facts[key] ?? '',
   read: (text) => ({ [key]: text }),
 });
-const flag = (key: 'collection' | 'lidColour', name: string): FactColumn => ({
+const flag = (key: 'collection' | 'lidColour' | 'stays', name: string): FactColumn => ({
   name,
   keys: [key],
   headings: [],
@@ -81,6 +81,7 @@ export const FACT_COLUMNS = {
   decideBy: plain('decideOn', 'Decide by'),
   grade: plain('grade', 'Good for'),
   collection: flag('collection', 'Leave in peace'),
+  stays: flag('stays', 'Leave where it is'),
   whyUnused: plain('whyUnused', 'Why never used'),
   spares: number('spares', 'Spares meant'),
   usesPerFill: number('usesPerFill', 'Uses when full'),

@@ -110,6 +110,7 @@ const supply = fc
         decideOn: '2026-12-01',
         grade: 'best',
         collection: true,
+        stays: true,
         whyUnused: 'saving it',
         spares: 2,
         usesPerFill: 80,

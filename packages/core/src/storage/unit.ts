@@ -63,6 +63,28 @@ const ownNameOf = (
   return facts.spotNames.find((each) => each.row === row && each.column === column)?.name;
 };
 
+/** Whether a spot is left as it is when things are arranged: it was said of it, or of the whole unit. */
+export function staysAt({ model, facts }: Pick<Unit, 'model' | 'facts'>, cell: number | null): boolean {
+  if (facts.stays) return true;
+  if (!facts.spotsStay || model?.model !== 'grid' || cell === null) return false;
+  const { row, column } = cellAt(model, cell);
+  return facts.spotsStay.some((each) => each.row === row && each.column === column);
+}
+
+/** The facts of a unit once a spot of it is to stay as it is, or is not any more. */
+export function withSpotStaying(
+  { model, facts }: Pick<Unit, 'model' | 'facts'>,
+  cell: number,
+  stays: boolean,
+): UnitFacts {
+  if (model?.model !== 'grid') return facts;
+  const { row, column } = cellAt(model, cell);
+  const { spotsStay = [], ...rest } = facts;
+  const others = spotsStay.filter((each) => each.row !== row || each.column !== column);
+  const next = stays ? [...others, { row, column }] : others;
+  return next.length > 0 ? { ...rest, spotsStay: next } : rest;
+}
+
 /** The spot an address means among units, the first one where several are said; null where there is none such. */
 export function spotCalled(
   address: string,

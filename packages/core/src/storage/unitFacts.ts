@@ -98,6 +98,22 @@ export const unitFactsSchema = z.strictObject({
   tolerance: z.enum(TOLERANCES).optional(),
   /** Arranging leaves it as it is: nothing is taken out, nothing comes in. */
   stays: z.boolean().optional(),
+  /** Spots of it that arranging leaves as they are, by row and column from 0. */
+  spotsStay: z
+    .array(
+      z.strictObject({
+        row: z
+          .int()
+          .min(0)
+          .max(MOST_ROWS - 1),
+        column: z
+          .int()
+          .min(0)
+          .max(MOST_COLUMNS - 1),
+      }),
+    )
+    .max(MOST_ROWS * MOST_COLUMNS)
+    .optional(),
   /** The unit whose things it takes when that is full. */
   overflowOf: z.string().min(1).max(64).optional(),
   /** The person's own names for some of its spots, by row and column from 0, instead of their numbers. */

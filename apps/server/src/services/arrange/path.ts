@@ -1,4 +1,13 @@
-import { holdsOf, mayLive, REACHES, zonesOf, type PathUnit, type Reach, type RoomNow } from '@red-shelf/core';
+import {
+  holdsOf,
+  mayLive,
+  REACHES,
+  staysAt,
+  zonesOf,
+  type PathUnit,
+  type Reach,
+  type RoomNow,
+} from '@red-shelf/core';
 import type { ArrangeAsked, UnitView } from '@red-shelf/contract';
 import { Refusal } from '../refusal';
 import type { Item } from './item';
@@ -15,7 +24,10 @@ export function toPathUnit(unit: UnitView, staying: readonly Item[], room: RoomN
   const near = facts.tolerance === 'family' ? { near: 1 } : {};
   const holds = holdsOf(model);
   if (!holds.shares) {
-    const blocked = new Set(staying.flatMap(({ lot }) => lot.spot?.cell ?? []));
+    const blocked = new Set([
+      ...staying.flatMap(({ lot }) => lot.spot?.cell ?? []),
+      ...holds.order.filter((cell) => staysAt(unit, cell)),
+    ]);
     return { id: unit.id, cells: holds.cells, zones: zonesOf(model, blocked, most), takes, ...near };
   }
   const full = holds.fill(staying.map(({ all }) => all));

@@ -9,6 +9,7 @@ import {
   mainLot,
   makeGrouping,
   reachesIn,
+  staysAt,
   twoWay,
   type Allocation,
   type Grouping,
@@ -137,10 +138,10 @@ function whatMoves(
   const moves = (supply: SupplyView, lot: HoldingView): boolean => {
     if (!inStash(supply) || !kinds.has(supply.kind) || lot.as !== 'whole') return false;
     if (lot.spot === null) return lot.left > 0 || lot.id === mainLot(supply.holdings)?.id;
-    const facts = racks.get(lot.spot.unitId)?.facts;
-    if (!facts || facts.stays || supply.facts.stays) return false;
+    const unit = racks.get(lot.spot.unitId);
+    if (!unit || staysAt(unit, lot.spot.cell) || supply.facts.stays) return false;
     // Where anything will do, it is as it should be.
-    if (facts.tolerance === 'anywhere' && !request.outOf.includes(lot.spot.unitId)) return false;
+    if (unit.facts.tolerance === 'anywhere' && !request.outOf.includes(unit.id)) return false;
     return asked.has(lot.spot.unitId) || request.fromElsewhere;
   };
   const moving: Item[] = [];

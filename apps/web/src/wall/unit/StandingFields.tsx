@@ -43,7 +43,7 @@ const of =
 /** Where it stands, measured from the wall and the floor or from what it stands in, and how one gets at it. */
 export function StandingFields({ form, sort, model, within }: StandingFieldsProps) {
   const { control, said, set } = form;
-  const yes = (field: 'lies' | 'covers' | 'seat' | 'noLongerSold', label: string) => (
+  const yes = (field: 'lies' | 'covers' | 'seat' | 'noLongerSold' | 'stays', label: string) => (
     <Chip many label={label} on={said[field]} onPress={() => set(field, !said[field])} />
   );
   return (
@@ -99,6 +99,7 @@ export function StandingFields({ form, sort, model, within }: StandingFieldsProp
           <View style={styles.chips} role="group" aria-label="How it lies">
             {yes('covers', 'it lies upon what else is in there')}
             {yes('noLongerSold', 'it is no longer sold')}
+            {yes('stays', 'arranging leaves it as it is')}
             {model?.model === 'grid' && yes('lies', 'it lies flat, seen from above')}
           </View>
           <ChoiceField

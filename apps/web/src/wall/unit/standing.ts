@@ -19,6 +19,7 @@ export interface StandingSaid {
   readonly covers: boolean;
   readonly seat: boolean;
   readonly noLongerSold: boolean;
+  readonly stays: boolean;
 }
 /** The facts that are said here. */
 type Said = Pick<
@@ -34,6 +35,7 @@ type Said = Pick<
   | 'covers'
   | 'seat'
   | 'noLongerSold'
+  | 'stays'
 >;
 
 const sayMeasure = (um: number | undefined, units: Units): string =>
@@ -55,6 +57,7 @@ export const saidStanding = (facts: Said, units: Units): StandingSaid => ({
   covers: facts.covers ?? false,
   seat: facts.seat ?? false,
   noLongerSold: facts.noLongerSold ?? false,
+  stays: facts.stays ?? false,
 });
 
 const oneOf = <T extends string>(options: readonly T[], word: string): T | undefined =>
@@ -79,6 +82,7 @@ export const standingSchema = (units: Units) =>
       covers: z.boolean(),
       seat: z.boolean(),
       noLongerSold: z.boolean(),
+      stays: z.boolean(),
     })
     .transform((said, ctx): Said => {
       const measure = (field: 'along' | 'up' | 'width' | 'height' | 'depth'): number | undefined => {
@@ -118,6 +122,7 @@ export const standingSchema = (units: Units) =>
         ...(said.covers ? { covers: true } : {}),
         ...(said.seat ? { seat: true } : {}),
         ...(said.noLongerSold ? { noLongerSold: true } : {}),
+        ...(said.stays ? { stays: true } : {}),
       };
     });
 
@@ -135,6 +140,7 @@ export function withoutStanding(facts: UnitFacts): UnitFacts {
     covers,
     seat,
     noLongerSold,
+    stays,
     ...rest
   } = facts;
   return rest;

@@ -148,3 +148,22 @@ test('what cannot be is said', () => {
   const plan = planMoves(places('ab'), places('ba'), narrow);
   expect(plan.ok && plan.moves[0]).toEqual({ id: 'b', from: at(1), to: at(5) });
 });
+
+test('where things share a length, those that keep their order among one another stay, whatever their ranks', () => {
+  const at = (rank: number): Spot => ({ unitId: 'shelf', cell: null, rank });
+  const row = (ids: string): Map<string, Spot> => new Map([...ids].map((id, rank) => [id, at(rank)]));
+  const lifted = (from: string, to: string): string => {
+    const plan = planMoves(row(from), row(to));
+    if (!plan.ok) throw new Error(plan.code);
+    const moved = new Set(plan.moves.map(({ id }) => id));
+    // What stays keeps its order.
+    expect([...from].filter((id) => !moved.has(id)).join('')).toBe(
+      [...to].filter((id) => !moved.has(id)).join(''),
+    );
+    return String(moved.size);
+  };
+  expect(lifted('0123', '1320')).toBe('2');
+  expect(lifted('abcdef', 'bcdefa')).toBe('1');
+  expect(lifted('abcd', 'dcba')).toBe('3');
+  expect(lifted('abcd', 'abcd')).toBe('0');
+});

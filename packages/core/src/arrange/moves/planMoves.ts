@@ -130,8 +130,10 @@ function goalsOf<Id>(
   );
   const misplaced = classes.map((members) => {
     const wanted = new Set(members.flatMap((id) => keyIn(target, id)));
-    // What stands in a place of its class is in its place.
-    const right = members.filter((id) => wanted.delete(keyIn(current, id)[0] ?? ''));
+    // What stands in a cell of its class is in its place; where things share a place only their order says so.
+    const right = members.filter(
+      (id) => current.get(id)?.cell !== null && wanted.delete(keyIn(current, id)[0] ?? ''),
+    );
     const others = members.filter((id) => !right.includes(id));
     const left = others.filter((id) => {
       const own = keyIn(target, id)[0] ?? '';
