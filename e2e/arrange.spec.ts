@@ -45,6 +45,15 @@ test('a rearrangement is begun, broken off, gone on with elsewhere after a chang
   const first = await now(page).getAttribute('aria-label');
   await hand.later();
   await expect(now(page)).not.toHaveAttribute('aria-label', first ?? '');
+  // What was done has come to the server before this window is gone.
+  await expect
+    .poll(async () => {
+      const { changes } = (await (await page.request.get(`${room.url}/api/changes`)).json()) as {
+        changes: { kind: string }[];
+      };
+      return changes.filter(({ kind }) => kind === 'place').length;
+    })
+    .toBe(4);
   await page.close();
 
   // Another device, where somebody has moved a thing of the plan by hand meanwhile.
@@ -74,7 +83,7 @@ test('a rearrangement is begun, broken off, gone on with elsewhere after a chang
     await again.done();
   }
   await expect(other.getByText('All of it is done.')).toBeVisible();
-  await other.getByRole('button', { name: 'Finish' }).click();
+  await other.getByRole('button', { name: 'Keep it so' }).click();
   await expect(other.getByRole('button', { name: 'Nothing to lift' })).toBeVisible();
   await expect(other.getByRole('button', { name: /^Go on with / })).toHaveCount(0);
   await context.close();
@@ -110,6 +119,6 @@ test('all of a plan is put back to where it stood, and the rest of one is left a
   await page.getByRole('button', { name: /^Done/ }).click();
   await expect(page.getByText('All of it is done.')).toBeVisible();
   expect(await places()).toEqual(before);
-  await page.getByRole('button', { name: 'Finish' }).click();
+  await page.getByRole('button', { name: 'Keep it so' }).click();
   await expect(page.getByRole('button', { name: /^Begin: \d+ lifts$/ })).toBeVisible();
 });

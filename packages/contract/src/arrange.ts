@@ -1,4 +1,4 @@
-import { STRETCHES, KINDS, lineOf, SORT_KEYS } from '@red-shelf/core';
+import { STRETCHES, KINDS, lineOf, SEASONS, SORT_KEYS } from '@red-shelf/core';
 import { z } from 'zod';
 
 const word = lineOf('A purpose', 80).min(1, 'A purpose needs a name.');
@@ -21,6 +21,8 @@ export const schemeBody = z.object({
   smooth: smoothness.default(0),
   /** Racks are filled as a picture: hue across, light to dark down. */
   picture: z.boolean().default(false),
+  /** Seasons whose things one works with now, or soon. */
+  inSight: z.array(z.enum(SEASONS)).max(SEASONS.length).optional(),
 });
 
 /** Sort recipes by kind, or `kind/form` for the exceptions. */
@@ -43,6 +45,8 @@ export const arrangeRequest = z.object({
   recipes: recipesBody.optional(),
   /** How far things may stand from their order inside a group so that fewer are lifted: 0 in order, 1 anywhere in their group. */
   near: z.number().min(0).max(1).default(0),
+  /** Groups begin in a row of their own, or in a unit of their own, wherever there is room for that. */
+  begin: z.enum(['anywhere', 'line', 'unit']).default('anywhere'),
   /** What stands together whatever its colour: a pad with its refill, the sheets of a collection. */
   together: z
     .array(z.enum(['companions', 'collections']))
@@ -112,6 +116,15 @@ export const arrangePreview = z.object({
   remedies: z.array(remedy),
   /** Groups that go on in another unit. */
   continues: z.array(z.object({ group: z.string(), from: z.string(), to: z.string() })),
+  /** When each group and each place will be full, as far as that is in sight; days (ISO), holding in four of five cases. */
+  full: z.array(
+    z.object({
+      what: z.enum(['group', 'unit']),
+      id: z.string(),
+      open: z.int(),
+      when: z.object({ median: z.iso.date(), low: z.iso.date(), high: z.iso.date() }).nullable(),
+    }),
+  ),
   /** Units that stand empty afterwards and did not before. */
   freed: z.array(z.string()),
   /** Things that are lifted once or more, and single lifts in all; more where two change places by way of the desk. */

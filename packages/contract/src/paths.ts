@@ -39,6 +39,7 @@ export const paths = {
   previewArrange: at('POST', '/api/arrange/preview'),
   strips: at('POST', '/api/arrange/strips'),
   startArrange: at('POST', '/api/arrange/start'),
+  arrangeBack: at('POST', '/api/arrange/back'),
   applyArrange: at('POST', '/api/arrange/apply'),
   undoChange: at('POST', '/api/changes/:id/undo'),
   previewImport: at('POST', '/api/imports/:id/preview'),

@@ -162,7 +162,7 @@ export const orderBody = z.object({
   sort: z.literal('order'),
   name: named('The name'),
   recipes: recipesBody,
-  scheme: schemeBody.omit({ purposes: true }),
+  scheme: schemeBody.omit({ purposes: true, inSight: true }),
 });
 
 export const NUDGES = ['due', 'forgotten', 'caps', 'partners', 'unused', 'seasons', 'misfits'] as const;

@@ -103,6 +103,8 @@ export const routes = {
   strips: route(paths.strips, stripsRequest, strips),
   /** Begins a plan that is carried out lift by lift. */
   startArrange: route(paths.startArrange, arrangeRequest.extend({ token: z.string() }), changedRecord),
+  /** Begins a plan back to how everything stood before a change. */
+  arrangeBack: route(paths.arrangeBack, z.object({ changeId: z.string().min(1).max(80) }), changedRecord),
   applyArrange: route(paths.applyArrange, arrangeRequest.extend({ token: z.string() }), changed),
   undoChange: route(paths.undoChange, z.object({}), changed.extend({ kept: keptView })),
   previewImport: route(paths.previewImport, importChoices, importPreview),

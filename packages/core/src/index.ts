@@ -232,10 +232,13 @@ export {
   type MovePlan,
   type NoPlan,
 } from './arrange/moves/planMoves';
+export { doublesIn } from './arrange/moves/doubles';
 export { inWalkingOrder, type SharedRoom } from './arrange/moves/walk';
 export { isNowhere, stillToDo, type StillToDo } from './arrange/moves/stillToDo';
 export { lookUp, type LookUp, type Sought } from './arrange/lookUp';
 export { paceOf, type Pace } from './arrange/pace';
+export { fullWhen, type FullWhen } from './arrange/full';
+export { seasonSwaps, type SeasonSwap } from './arrange/seasonSwaps';
 export { oneMore, type OneMore, type Settled } from './arrange/oneMore';
 export { insertOne, type InsertOptions, type Insertion } from './arrange/insertOne';
 export { twoWay, type TwoWayOptions } from './arrange/twoWay';
@@ -247,7 +250,7 @@ export { remediesFor, type RemedyFor } from './arrange/remedies';
 export { inOrder, type Ordering } from './arrange/inOrder';
 export { shelfFigures, type ShelfFigures } from './arrange/figures';
 export { makeGrouping, type Grouping } from './arrange/groups';
-export { growthOf } from './arrange/growth';
+export { growthOf, SETTLING_MS } from './arrange/growth';
 export { allocate, type AllocateOptions, type Allocation, type Continued } from './arrange/place/allocate';
 export {
   zonesOf,
@@ -293,7 +296,7 @@ export { capVerdict, type CapVerdict } from './review/caps';
 export { forgottenTen } from './review/forgotten';
 export { dueOnes, type Due } from './review/due';
 export { missingPartners, partnersOf, type MissingPartner } from './gaps/partners';
-export { HEMISPHERES, outOfSeason, seasonOf, seasonState, type Hemisphere } from './stash/seasons';
+export { HEMISPHERES, outOfSeason, seasonOf, SEASONS, seasonState, type Hemisphere, type Season } from './stash/seasons';
 export { neverUsed, type Unused } from './review/unused';
 export { breakUpAdvice } from './review/breakUp';
 export { MEDIA, paperFor, whyPaper, type Medium } from './guide/paperFor';

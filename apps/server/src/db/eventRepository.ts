@@ -1,5 +1,5 @@
 import type { Happening, PlaceSpot, Posting, Shift, StashEvent } from '@red-shelf/core';
-import { and, asc, desc, eq, gt, inArray, lte } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, gte, inArray, lte } from 'drizzle-orm';
 import { chunks, touch, type Readable, type Tx } from './tx';
 import { changes, events, postings, shifts } from './schema';
 
@@ -172,4 +172,30 @@ export async function liftTimes(db: Readable): Promise<number[]> {
     .orderBy(desc(changes.seq))
     .limit(LATEST_LIFTS);
   return rows.map(({ at }) => Date.parse(at));
+}
+
+/** Where each lot stood before a change that was moved in it or since; undefined where there is no such change. */
+export async function stoodBefore(
+  db: Readable,
+  changeId: string,
+): Promise<ReadonlyMap<string, PlaceSpot | null> | undefined> {
+  const [change] = await db.select({ seq: changes.seq }).from(changes).where(eq(changes.id, changeId));
+  if (!change) return undefined;
+  const rows = await db
+    .select({
+      holdingId: shifts.holdingId,
+      unit: shifts.fromUnit,
+      cell: shifts.fromCell,
+      rank: shifts.fromRank,
+    })
+    .from(shifts)
+    .innerJoin(events, eq(events.seq, shifts.eventSeq))
+    .innerJoin(changes, eq(changes.id, events.changeId))
+    .where(gte(changes.seq, change.seq))
+    .orderBy(asc(shifts.eventSeq));
+  const stood = new Map<string, PlaceSpot | null>();
+  // The first move since says where it was.
+  for (const { holdingId, unit, cell, rank } of rows)
+    if (!stood.has(holdingId)) stood.set(holdingId, spot(unit, cell, rank));
+  return stood;
 }

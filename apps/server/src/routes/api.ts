@@ -5,6 +5,7 @@ import { mount, mountAsked, mountCommand, type Input } from '../http/route';
 import { asideOf } from '../services/aside';
 import { actOnSupply } from '../services/acts';
 import { applyArrange, previewArrange, startArrange } from '../services/arrange/arrange';
+import { arrangeBack } from '../services/arrange/back';
 import { stripsOf } from '../services/arrange/strips';
 import { readColour } from '../devices/reader';
 import { scannables } from '../devices/scanner';
@@ -92,6 +93,7 @@ function mountCommands(router: Router, outer: Context): void {
   command(routes.startArrange, (context, { body: { token, ...request } }) =>
     startArrange(context, request, token),
   );
+  command(routes.arrangeBack, (context, { body }) => arrangeBack(context, body));
   command(routes.applyArrange, async (context, { body: { token, ...request } }) => ({
     change: await applyArrange(context, request, token),
   }));

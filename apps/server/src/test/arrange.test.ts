@@ -6,6 +6,8 @@ import {
   type Strips,
   type UnitView,
 } from '@red-shelf/contract';
+import { eq } from 'drizzle-orm';
+import { supplies } from '../db/schema';
 import { mainOf, makeWorld, type World } from './world';
 
 let world: World;
@@ -189,6 +191,48 @@ test('a plan is begun from what was looked at, or not at all', async () => {
   }
   await ask('preview', { ...body, unitIds: ['nowhere'] }, 404);
   await ask('preview', { kinds: ['ribbon'], unitIds: [unit.id] }, 422);
+});
+
+test('any past arrangement can be gone back to, whatever was done since', async () => {
+  const unit = await world.rack();
+  const ids = await pads(GREENS.slice(0, 4));
+  for (const [cell, id] of ids.entries()) await world.put(id, { unitId: unit.id, cell });
+  const body = { kinds: ['ink'], unitIds: [unit.id] };
+  const { token } = await preview(body);
+  const { change } = (await ask('apply', { ...body, token })).body as { change: { id: string } };
+  const arranged = await standing(unit.id);
+  expect(arranged).not.toBe('0 1 2 3');
+  await world.put(ids[2]!, null);
+  const { record } = (await ask('back', { changeId: change.id })).body as { record: RecordView };
+  if (record.body.sort !== 'plan') throw new Error('no plan');
+  const to = spotsOf(record.body, 'to');
+  const spots = await Promise.all(ids.map(async (id) => mainOf(await world.supply(id))));
+  for (const [cell, { id, spot }] of spots.entries())
+    expect(to.has(id) ? to.get(id) : spot).toMatchObject({ unitId: unit.id, cell });
+  await ask('back', { changeId: 'never' }, 404);
+  await world.http.post(`/api/changes/${change.id}/undo`).send({}).expect(200);
+  await world.put(ids[2]!, { unitId: unit.id, cell: 2 });
+  await ask('back', { changeId: change.id }, 422);
+});
+
+test('when each family and place will be full is said once it is known how fast things come', async () => {
+  const unit = await world.rack();
+  const ids = await pads(GREENS.slice(0, 3));
+  const body = { kinds: ['ink'], unitIds: [unit.id] };
+  expect((await preview(body)).full).toEqual([]);
+  // A year on, two of them having come since.
+  const from = (days: number): string => new Date(Date.now() - days * 86_400_000).toISOString();
+  for (const [i, id] of ids.entries())
+    await world.store.write((tx) =>
+      tx
+        .update(supplies)
+        .set({ createdAt: from([400, 200, 90][i] ?? 0) })
+        .where(eq(supplies.id, id)),
+    );
+  const { full } = await preview(body);
+  const rack = full.find(({ id }) => id === unit.id);
+  expect(rack?.open).toBe(3);
+  expect(rack?.when && rack.when.low < rack.when.median && rack.when.median < rack.when.high).toBe(true);
 });
 
 test('pads stand with the refills of their colour, collections whole, where that is asked for', async () => {

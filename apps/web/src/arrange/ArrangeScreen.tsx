@@ -1,4 +1,12 @@
-import { isOnWall, KIND_DEFINITIONS, KINDS } from '@red-shelf/core';
+import {
+  isOnWall,
+  KIND_DEFINITIONS,
+  KINDS,
+  SEASONS,
+  seasonState,
+  type Hemisphere,
+  type Season,
+} from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { router, useLocalSearchParams } from 'expo-router';
@@ -23,6 +31,7 @@ import { flip, Places } from './choose/Places';
 import { Smooth } from './choose/Smooth';
 import { OpenPlans } from './plan/OpenPlans';
 import { Preview } from './Preview';
+import { Swaps } from './Swaps';
 import { isWorthIt } from './verdict';
 import { WorkingOut } from './WorkingOut';
 
@@ -39,16 +48,16 @@ export function ArrangeScreen() {
   const choice = begun && (!asked || begun.kinds.includes(asked)) ? begun : start;
   const change = (some: Partial<Choice>): void => setChoice({ ...choice, ...some });
   const kept = recordsOf(records, 'order');
-  const ordering = orderingOf(choice, preferences, kept);
+  const ordering = orderingOf(choice, preferences, kept, seasonsInSight(preferences.hemisphere));
   const units = stash?.wall.units ?? [];
   const chosen =
     choice.unitIds ??
     units
       .filter((unit) => isMeant(unit) && unit.rules.kinds.some((kind) => choice.kinds.includes(kind)))
       .map(({ id }) => id);
-  const { kinds, fromElsewhere, near, together } = choice;
+  const { kinds, fromElsewhere, near, begin: beginIn, together } = choice;
   const request = {
-    ...{ kinds, fromElsewhere, near, together, ...ordering },
+    ...{ kinds, fromElsewhere, near, together, begin: beginIn, ...ordering },
     unitIds: chosen.filter((id) => units.some((unit) => unit.id === id)),
     outOf: choice.outOf.filter((id) => units.some((unit) => unit.id === id) && !chosen.includes(id)),
   };
@@ -98,6 +107,7 @@ export function ArrangeScreen() {
         {ready && isByLightness(choice, ordering) && (
           <Smooth stash={stash} request={{ kinds, ...ordering }} onChange={change} />
         )}
+        <Swaps stash={stash} onPlan={() => change({ order: 'season', smooth: null, lightness: null })} />
       </View>
       {!ready && (
         <Note>{units.length === 0 ? words.emptyWall : 'Choose at least one kind and one place.'}</Note>
@@ -139,6 +149,10 @@ export function ArrangeScreen() {
     </Page>
   );
 }
+
+/** Seasons whose things one works with now, or soon. */
+const seasonsInSight = (hemisphere: Hemisphere): Season[] =>
+  SEASONS.filter((season) => seasonState(season, Date.now(), hemisphere) !== 'later');
 
 /** What takes things in an order: a heap is only filled where one asks for it. */
 const isMeant = (unit: UnitView): boolean =>

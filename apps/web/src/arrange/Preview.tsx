@@ -9,6 +9,7 @@ import { LeftOver } from './LeftOver';
 import { sayRuns } from './runs';
 import { Sides } from './Sides';
 import { breaksOf, sayVerdict } from './verdict';
+import { WhenFull } from './WhenFull';
 import { WouldSuffer } from './WouldSuffer';
 
 interface PreviewProps {
@@ -45,6 +46,7 @@ export function Preview({ plan, stash, children }: PreviewProps) {
         <Figure label="to find one, about" now={seconds(before.lookUp)} then={seconds(after.lookUp)} />
         <Figure label="empty slots" now={String(before.emptySlots)} then={String(after.emptySlots)} />
       </View>
+      <WhenFull full={plan.full} stash={stash} />
       <WouldSuffer plan={plan} stash={stash} />
       {children}
       <Sides plan={plan} stash={stash} />

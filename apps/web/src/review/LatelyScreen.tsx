@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { router } from 'expo-router';
 import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
 import { parseISO } from 'date-fns/parseISO';
 import { StyleSheet, View } from 'react-native';
@@ -12,10 +13,16 @@ import { Button } from '../ui/Button';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
 
+/** Changes that moved things; to before any of them everything can be carried back, lift by lift. */
+const MOVED: ReadonlySet<string> = new Set(['arrange']);
+
 /** What was done lately; everything can be undone from here, not only the latest. */
 export function LatelyScreen() {
   const { data, error } = useQuery({ queryKey: keys.journal, queryFn: () => call(routes.journal) });
   const undo = useChange((id: string) => order(routes.undoChange, { id }));
+  const back = useChange((changeId: string) => order(routes.arrangeBack, { body: { changeId } }), {
+    silent: true,
+  });
   if (!data) return <Waiting error={error} />;
   return (
     <Page title="What happened" narrow aside="Everything can be undone">
@@ -29,6 +36,19 @@ export function LatelyScreen() {
             </Txt>
             <Txt look="quiet">{formatDistanceToNow(parseISO(change.at), { addSuffix: true })}</Txt>
           </View>
+          {MOVED.has(change.kind) && (
+            <Button
+              label="Back to before"
+              says={`Plan everything back to how it stood before: ${sayChange(change)}`}
+              disabled={back.isPending}
+              onPress={() =>
+                back.mutate(change.id, {
+                  onSuccess: ({ record }) =>
+                    router.push({ pathname: '/arrange/plan', params: { plan: record.id } }),
+                })
+              }
+            />
+          )}
           {!change.undone && (
             <Button
               label="Undo"

@@ -116,7 +116,16 @@ test('amounts are read in the form’s own unit, and refused with a sentence', (
 test('the verdict says what is gained, what it costs and what is left over', () => {
   const figures = { placed: 5, emptySlots: 1, breaks: 4, meanStep: 12, inOrder: 0.6, lookUp: 6 };
   const plan = {
-    ...{ held: [], by: 'family' as const, leftOver: [], remedies: [], continues: [], freed: [], nearer: [] },
+    ...{
+      held: [],
+      by: 'family' as const,
+      leftOver: [],
+      remedies: [],
+      continues: [],
+      freed: [],
+      nearer: [],
+      full: [],
+    },
     before: { figures, units: [] },
     after: { figures: { ...figures, breaks: 2, lookUp: 5 }, units: [] },
     ...{ moves: 10, lifts: 10, looksAYear: 600, pace: { seconds: 12, lifts: 0 }, token: '' },

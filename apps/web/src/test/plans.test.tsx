@@ -57,6 +57,13 @@ const PREVIEW = {
   remedies: [{ supplyIds: ['s3'], unitId: 'u2', template: null, takes: 1 }],
   continues: [{ group: 'blue', from: 'u1', to: 'u2' }],
   freed: [],
+  full: [
+    {
+      ...{ what: 'group', id: 'blue', open: 3 },
+      when: { median: '2027-03-01', low: '2027-01-01', high: '2027-08-01' },
+    },
+    { what: 'unit', id: 'u1', open: 9, when: null },
+  ],
   moves: 3,
   lifts: 4,
   looksAYear: 100,

@@ -21,6 +21,7 @@ const KIND: Partial<Record<Command['route'], ChangeView['kind']>> = {
   removeUnit: 'unit',
   applyArrange: 'arrange',
   startArrange: 'record',
+  arrangeBack: 'record',
   undoChange: 'undo',
 };
 

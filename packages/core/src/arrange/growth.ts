@@ -8,6 +8,7 @@ export interface Grown {
 
 /** What was written down in the first weeks was there before. */
 const SETTLING_DAYS = 21;
+export const SETTLING_MS = SETTLING_DAYS * DAY;
 /** A purchase of half a year ago says half as much of the next ones. */
 const HALF_LIFE_DAYS = 182;
 /** As many purchases as it takes to outweigh the guess that groups grow as they are large. */

@@ -23,6 +23,7 @@ export const SORT_KEYS = [
   'theme',
   'purpose',
   'season',
+  'in season',
   'availability',
   'how often used',
   'family',
@@ -69,6 +70,8 @@ const useBand = (uses: number): 'often' | 'sometimes' | 'rarely' =>
   uses >= OFTEN ? 'often' : uses >= SOMETIMES ? 'sometimes' : 'rarely';
 export const BANDS = ['often', 'sometimes', 'rarely'] as const;
 
+/** What one works with now, or ahead of its time, and what waits for its season. */
+export const IN_SEASON = ['in season', 'out of season'] as const;
 /** Whether more of it can be had. */
 const AVAILABILITY: Partial<Record<Status, string>> = {
   retired: 'sold no longer',
@@ -134,6 +137,10 @@ export function headingOf(
       return purposeOf(item) || 'no purpose';
     case 'season':
       return seasonOf(item.facts) ?? 'all year';
+    case 'in season': {
+      const season = seasonOf(item.facts);
+      return season === null || (scheme.inSight ?? []).includes(season) ? IN_SEASON[0] : IN_SEASON[1];
+    }
     case 'how often used':
       return useBand(item.uses);
     case 'family':

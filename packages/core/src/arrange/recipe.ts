@@ -10,6 +10,7 @@ import {
   BANDS,
   DEFAULT_RECIPE,
   headingOf,
+  IN_SEASON,
   type Recipe,
   type Sortable,
   type SortKey,
@@ -21,6 +22,7 @@ const LISTS: Partial<Record<SortKey, readonly string[]>> = {
   kind: KINDS,
   season: ['all year', ...SEASONS],
   'how often used': BANDS,
+  'in season': IN_SEASON,
   availability: AVAILABILITIES,
   'print or solid': ['solids', 'prints'],
 };
@@ -64,7 +66,7 @@ export function makeRecipeOrder(
       const list = LISTS[key];
       const own = key === 'purpose' ? purposeRanks(scheme) : null;
       return (a, b) => {
-        const [p, q] = [headingOf(key, a, counts), headingOf(key, b, counts)];
+        const [p, q] = [headingOf(key, a, counts, scheme), headingOf(key, b, counts, scheme)];
         if (p === q) return 0;
         if (list) return list.indexOf(p) - list.indexOf(q);
         const byOwn = own ? (own.get(p) ?? own.size) - (own.get(q) ?? own.size) : 0;

@@ -1,5 +1,6 @@
 import { FAMILY_GROUPS, groupOf, isNeutral, FAMILIES, type Family, type Stretch } from '../colour/families';
 import type { Purpose } from '../find/purposes';
+import type { Season } from '../stash/seasons';
 
 /** How to lay a rainbow out. Where pink, brown and neutrals stand is the person's choice. */
 export interface Scheme {
@@ -11,6 +12,8 @@ export interface Scheme {
   readonly lightness: 'light-first' | 'dark-first';
   /** Purposes in the order their sections stand; ones left out follow by name. */
   readonly purposes?: readonly Purpose[];
+  /** Seasons whose things one works with now, or soon. */
+  readonly inSight?: readonly Season[];
 }
 
 export const DEFAULT_SCHEME: Scheme = { familyOrder: FAMILY_GROUPS, lightness: 'light-first' };

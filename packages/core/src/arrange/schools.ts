@@ -71,4 +71,10 @@ export const SCHOOLS: readonly School[] = [
     suits: 'For a seat with little at hand: what is used often comes to the near places.',
     recipe: ['how often used', 'family', 'lightness'],
   },
+  {
+    id: 'season',
+    name: 'In season nearest',
+    suits: 'For who swaps with the seasons: what waits for its time goes farther away.',
+    recipe: ['in season', 'family', 'lightness'],
+  },
 ];

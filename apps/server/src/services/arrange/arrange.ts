@@ -15,6 +15,7 @@ import type { Ports } from '../ports';
 import { newRow, recordToView } from '../records';
 import { Recorder } from '../recorder';
 import { Refusal } from '../refusal';
+import { fullIn } from './full';
 import { liftsOf, movesOf } from './lifts';
 import { plan, readStash, targetOf, type Planned, type Stash } from './plan';
 import { sideOf } from './sides';
@@ -81,6 +82,7 @@ export async function previewHere({ store, ports }: Context, request: ArrangeAsk
       { ...room, livingIn: (unitId) => inUnit.get(unitId) ?? [] },
     ).map(({ items, ...remedy }) => ({ ...remedy, supplyIds: items.map(({ supplyId }) => supplyId) })),
     continues: [...target.continues],
+    full: fullIn(planned, after, ports.now()),
     freed: units.map(({ id }) => id).filter((id) => isEmpty(after, id) && !isEmpty(before, id)),
     moves: new Set(lifts.map(({ id }) => id)).size,
     lifts: lifts.length,

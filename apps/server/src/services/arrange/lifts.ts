@@ -1,7 +1,9 @@
 import {
   bodyOf,
+  doublesIn,
   holdsOf,
   inWalkingOrder,
+  isNowhere,
   sameSpot,
   settledRanks,
   stillToDo,
@@ -15,9 +17,16 @@ import { targetOf, type Planned, type Stash } from './plan';
 const spotsNow = ({ supplies }: Stash): Map<string, PlaceSpot | null> =>
   new Map(supplies.flatMap(({ holdings }) => holdings.map(({ id, spot }) => [id, spot] as const)));
 
+/** Doubles may stand in for one another in cells of their own. */
+const doubles = ({ moving, target }: Planned): { same?: (a: string, b: string) => boolean } => {
+  const inCells = moving.filter(({ id }) => (target.spots.get(id)?.cell ?? null) !== null);
+  const same = doublesIn(inCells.map(({ lot, supplyId }) => ({ ...lot, supplyId })));
+  return same ? { same } : {};
+};
+
 /** The single lifts it takes, in walking order. */
 export function liftsOf(stash: Stash, planned: Planned): readonly Lift<string>[] {
-  const { lifts } = stillToDo(spotsNow(stash), targetOf(planned));
+  const { lifts } = stillToDo(spotsNow(stash), targetOf(planned), doubles(planned));
   const rank = new Map(planned.units.map(({ id }, i) => [id, i]));
   return inWalkingOrder(lifts, (unitId) => rank.get(unitId) ?? rank.size, sharedIn(stash));
 }
@@ -50,11 +59,12 @@ function sharedIn({ units, supplies }: Stash): SharedRoom<string> {
 export function movesOf(stash: Stash, planned: Planned): Move[] {
   const now = spotsNow(stash);
   const target = targetOf(planned);
-  const lifted = new Set(stillToDo(now, target).lifts.map(({ id }) => id));
-  const leaves = (id: string, unitId: string): boolean => lifted.has(id) && target.get(id)?.unitId !== unitId;
+  const { lifts } = stillToDo(now, target, doubles(planned));
+  const lifted = new Set(lifts.map(({ id }) => id));
+  const ends = new Map(lifts.map(({ id, to }) => [id, isNowhere(to) ? null : to]));
+  const leaves = (id: string, unitId: string): boolean => lifted.has(id) && ends.get(id)?.unitId !== unitId;
   const moves = new Map<string, PlaceSpot | null>();
-  for (const [id, to] of target)
-    if (lifted.has(id) && to?.cell !== null && !sameSpot(now.get(id) ?? null, to)) moves.set(id, to);
+  for (const [id, to] of ends) if (to?.cell !== null && !sameSpot(now.get(id) ?? null, to)) moves.set(id, to);
   for (const { unit, slots } of planned.target.units) {
     const wanted = slots.flatMap((slot) => slot?.id ?? []);
     if (!wanted.some((id) => target.get(id)?.cell === null)) continue;

@@ -50,13 +50,14 @@ export function toPathUnit(unit: UnitView, staying: readonly Item[], room: RoomN
   };
 }
 
-/** Where an order begins with use, what is used often goes nearest: near places are filled first. */
+/** Where an order begins with use or with the season, what is used now goes nearest: near places are filled first. */
 export function byReach(
   units: readonly UnitView[],
   reachOf: (unitId: string) => Reach['reach'],
   { recipes = {} }: ArrangeAsked,
 ): readonly UnitView[] {
-  if (!Object.values(recipes).some(([first]) => first === 'how often used')) return units;
+  if (!Object.values(recipes).some(([first]) => first === 'how often used' || first === 'in season'))
+    return units;
   const rank = ({ id }: UnitView): number => REACHES.indexOf(reachOf(id));
   return [...units].sort((p, q) => rank(p) - rank(q));
 }

@@ -95,6 +95,7 @@ export function plan(stash: Stash, request: ArrangeAsked, today: string): Planne
     groupOf,
     growth: growthOf(grown, Date.parse(today)),
     near: request.near,
+    ...(request.begin === 'anywhere' ? {} : { begin: request.begin }),
   });
   return {
     grouping,

@@ -59,6 +59,18 @@ export function OrderChoice({ kept, choice, onChange, body }: OrderChoiceProps) 
         />
         <Chip
           many
+          label="each family in a row of its own"
+          on={choice.begin === 'line'}
+          onPress={() => onChange({ begin: choice.begin === 'line' ? 'anywhere' : 'line' })}
+        />
+        <Chip
+          many
+          label="each family in a place of its own"
+          on={choice.begin === 'unit'}
+          onPress={() => onChange({ begin: choice.begin === 'unit' ? 'anywhere' : 'unit' })}
+        />
+        <Chip
+          many
           label="collections whole"
           on={choice.together.includes('collections')}
           onPress={() => onChange({ together: flip(choice.together, 'collections' as const) })}

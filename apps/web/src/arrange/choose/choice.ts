@@ -1,4 +1,4 @@
-import { recipeOf, SCHOOLS, KINDS, type Kind, type Recipe, type School } from '@red-shelf/core';
+import { recipeOf, SCHOOLS, KINDS, type Kind, type Recipe, type Season, type School } from '@red-shelf/core';
 import type { ArrangeRequest, OrderBody, Preferences, RecordView } from '@red-shelf/contract';
 import { z } from 'zod';
 
@@ -15,6 +15,7 @@ export const choiceSchema = z.object({
   smooth: z.number().nullable(),
   lightness: z.enum(['light-first', 'dark-first']).nullable(),
   near: z.number(),
+  begin: z.enum(['anywhere', 'line', 'unit']).default('anywhere'),
   together: z.array(z.enum(['companions', 'collections'])),
 });
 export type Choice = z.output<typeof choiceSchema>;
@@ -29,6 +30,7 @@ export const startingWith = (kind: Kind): Choice => ({
   smooth: null,
   lightness: null,
   near: 0,
+  begin: 'anywhere',
   together: [],
 });
 
@@ -38,7 +40,12 @@ type Ordering = Pick<ArrangeRequest, 'recipes'> & { readonly scheme: NonNullable
 export const schoolOf = ({ order }: Choice): School | undefined => SCHOOLS.find(({ id }) => id === order);
 
 /** The order that was chosen, with what was changed on it since. */
-export function orderingOf(choice: Choice, preferences: Preferences, kept: readonly Kept[]): Ordering {
+export function orderingOf(
+  choice: Choice,
+  preferences: Preferences,
+  kept: readonly Kept[],
+  inSight: readonly Season[],
+): Ordering {
   const school = schoolOf(choice);
   const own = kept.find(({ id }) => id === choice.order)?.body;
   const { familyOrder, lightness, smooth, purposes, recipes } = preferences;
@@ -54,6 +61,7 @@ export function orderingOf(choice: Choice, preferences: Preferences, kept: reado
     scheme: {
       ...scheme,
       purposes,
+      ...(inSight.length > 0 ? { inSight: [...inSight] } : {}),
       lightness: choice.lightness ?? scheme.lightness,
       smooth: choice.smooth ?? scheme.smooth ?? 0,
     },

@@ -115,14 +115,14 @@ export function PlanScreen() {
           <Note>
             <Txt>
               <Txt look="strong">All of it is done.</Txt>{' '}
-              {`${many(carrying.done, 'thing')} stand where they were to go.`}
+              {`${many(carrying.done, 'thing')} stand where they were to go. Live with it as long as you like: until you keep it so, all of it can be put back.`}
             </Txt>
           </Note>
         )
       )}
       <View style={styles.acts}>
         <Button
-          label={now ? 'Leave the rest as it is' : 'Finish'}
+          label={now ? 'Leave the rest as it is' : 'Keep it so'}
           main={!now}
           busy={remove.isPending}
           onPress={leave}

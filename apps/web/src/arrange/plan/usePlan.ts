@@ -1,5 +1,6 @@
 import {
   bodyOf,
+  doublesIn,
   HAND_ID,
   holdsOf,
   inWalkingOrder,
@@ -39,7 +40,13 @@ export function carryingOf(body: PlanBody, stash: Stash): Carrying {
   const things = new Map<string, Living>();
   for (const supply of stash.all) for (const lot of supply.holdings) things.set(lot.id, { supply, lot });
   const now = new Map([...things].map(([id, { lot }]) => [id, lot.spot]));
-  const { lifts, done, kept, no } = stillToDo(now, target);
+  const same = doublesIn(
+    [...target].flatMap(([id, spot]) => {
+      const thing = (spot?.cell ?? null) === null ? undefined : things.get(id);
+      return thing ? [{ ...thing.lot, supplyId: thing.supply.id }] : [];
+    }),
+  );
+  const { lifts, done, kept, no } = stillToDo(now, target, same ? { same } : {});
   const rank = new Map(stash.wall.units.map(({ id }, i) => [id, i]));
   const walked = inWalkingOrder(lifts, (id) => rank.get(id) ?? rank.size, sharedIn(stash, things));
   const wanted = inTheirOrder(target);

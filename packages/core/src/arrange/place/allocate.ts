@@ -14,6 +14,8 @@ export interface AllocateOptions<T> {
   readonly growth?: ReadonlyMap<string, number>;
   /** How far things may stand from their order inside a group so that fewer are lifted: 0 in order, 1 anywhere in their group. */
   readonly near?: number;
+  /** Groups begin in a row or column of their own, or in a unit of their own, wherever there is room for that. */
+  readonly begin?: 'line' | 'unit';
 }
 
 /** A group that goes on in another unit. */
@@ -110,6 +112,7 @@ function allocated<T extends Placing>(
       ? cutsFor(
           staying.map((item) => ({ item, group: groupOf(item), zone: zoneOf(item) })),
           some,
+          options.begin === 'unit',
         )
       : null;
     const over = fillInTurn(

@@ -38,7 +38,33 @@ export function classesOf<T extends Placing>(
     if (found) found.members.push(item);
     else classes.set(key, { zones: choice, members: [item] });
   }
-  return { classes: [...classes.values()], out };
+  return { classes: narrowest([...classes.values()], zones), out };
+}
+
+/** Cells that hold so much more than the narrowest that takes a thing are wide for it. */
+const WIDE = 1.6;
+/** Of the narrow ones so much may be filled before the wide ones are used as well. */
+const MOST_FILLED = 0.95;
+
+/** Each class in the narrowest zones that take it, as long as there is room in them for all that are no wider; else in all that do. */
+function narrowest<T>(classes: readonly PlaceClass<T>[], zones: readonly Zone<T>[]): PlaceClass<T>[] {
+  const sized = (z: number): number => zones[z]?.volumeUl ?? 0;
+  const narrow = (choice: readonly number[]): readonly number[] => {
+    const least = Math.min(...choice.map(sized).filter((volume) => volume > 0));
+    return choice.filter((z) => sized(z) <= WIDE * least);
+  };
+  const wanted = new Map<number, number>();
+  for (const { zones: choice, members } of classes) {
+    const into = narrow(choice);
+    const room = into.reduce((sum, z) => sum + (zones[z]?.room ?? 0), 0);
+    for (const z of into)
+      wanted.set(z, (wanted.get(z) ?? 0) + (members.length * (zones[z]?.room ?? 0)) / Math.max(1, room));
+  }
+  return classes.map((each) => {
+    const into = narrow(each.zones);
+    const fits = into.every((z) => (wanted.get(z) ?? 0) <= MOST_FILLED * (zones[z]?.room ?? 0));
+    return fits && into.length > 0 ? { ...each, zones: into } : each;
+  });
 }
 
 /** What keeps a thing out when arranging: a no, or a place that is kept for others. Tight fits are put up with. */

@@ -12,6 +12,8 @@ export interface Cuttable<T> {
 const CUT = 12;
 /** What it costs that one place is fuller than all together, in lifts for the whole of it. */
 const UNEVEN = 200;
+/** What it costs that one more group is in a zone, where each is to have its own, in lifts. */
+const MIXED = 60;
 /** So many places to cut are weighed at most. */
 const MOST_PLACES = 400;
 
@@ -19,11 +21,12 @@ const MOST_PLACES = 400;
  * How an ordered list is cut over zones that follow one another: how many things each gets. Of all ways to cut where a family ends,
  * where it is cut today, or where all would be equally full, the cheapest: a family that is cut costs as much as some lifts, a thing
  * that changes its zone one, and filling unevenly the more the more uneven it is (dynamic programming over places × zones). Null where
- * none of these ways goes in.
+ * none of these ways goes in. `apart`, two groups in one zone cost besides.
  */
 export function cutsFor<T>(
   things: readonly Cuttable<T>[],
   zones: readonly PathZone<T>[],
+  apart = false,
 ): readonly number[] | null {
   const n = things.length;
   const rooms = zones.map((zone) => roomOf(zone, things));
@@ -31,6 +34,11 @@ export function cutsFor<T>(
   if (n === 0 || sum === 0) return n === 0 ? zones.map(() => 0) : null;
   const places = placesToCut(things, rooms);
   const isCut = (at: number): boolean => at > 0 && at < n && things[at - 1]?.group === things[at]?.group;
+  /** Groups that begin before each place. */
+  const begun = new Float64Array(n + 1);
+  things.forEach(
+    ({ group }, i) => (begun[i + 1] = (begun[i] ?? 0) + (things[i - 1]?.group === group ? 0 : 1)),
+  );
   /** best[k]: the least that the things before places[k] cost in the zones so far, and where the last zone began. */
   let best = places.map((_, k) => (k === 0 ? 0 : Infinity));
   const from: number[][] = [];
@@ -49,7 +57,8 @@ export function cutsFor<T>(
         if (before === Infinity) continue;
         const comes = count - ((here[to] ?? 0) - (here[start] ?? 0));
         const uneven = (rooms[z] ?? 0) > 0 ? UNEVEN * (count / (rooms[z] ?? 1) - n / sum) ** 2 : 0;
-        const cost = before + comes + uneven + (isCut(to) ? CUT : 0);
+        const groups = count === 0 ? 0 : (begun[to] ?? 0) - (begun[start + 1] ?? 0);
+        const cost = before + comes + uneven + (isCut(to) ? CUT : 0) + (apart ? MIXED * groups : 0);
         if (cost < (next[k] ?? Infinity)) {
           next[k] = cost;
           begin[k] = j;

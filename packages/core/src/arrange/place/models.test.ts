@@ -137,3 +137,50 @@ test('an id that is there twice is refused', () => {
   const [one] = drawn(1, 1);
   expect(() => allocate([one!, one!], [rack('A', 3)])).toThrow('there twice');
 });
+
+test('groups begin in a row of their own, or in a unit of their own, where there is room for that', () => {
+  const of = (hex: string, count: number): Thick[] =>
+    Array.from({ length: count }, (_, i) => ({ id: `${hex}${i}`, hex, thickUm: 5 * MM }));
+  const items = rainbowOrder([...of('#c23b42', 5), ...of('#3468b0', 3), ...of('#7d4f9e', 2)]);
+  const inRows = (rows: number): PathUnit<Thick> => ({
+    ...rack('A', 4 * rows),
+    zones: [
+      {
+        ...rack('A', 4 * rows).zones[0]!,
+        lines: Array.from({ length: 4 * rows }, (_, i) => Math.floor(i / 4)),
+      },
+    ],
+  });
+  const firsts = (rows: number): number[] => {
+    const { slots } = allocate(items, [inRows(rows)], { begin: 'line' }).units[0]!;
+    return ['#c23b42', '#3468b0', '#7d4f9e'].map((hex) => slots.findIndex((slot) => slot?.hex === hex));
+  };
+  // Five need two rows; spare ones go where most comes.
+  expect(firsts(4).map((cell) => Math.floor(cell / 4))).toEqual([0, 2, 3]);
+  expect(firsts(6).map((cell) => Math.floor(cell / 4))).toEqual([0, 3, 5]);
+  // With too few rows they stand one behind another all the same.
+  expect(firsts(3).every((cell) => cell >= 0)).toBe(true);
+  const units = [rack('A', 8), rack('B', 8), rack('C', 8)];
+  const apart = allocate(items, units, { begin: 'unit' }).units.map(({ slots }) =>
+    [...new Set(slots.flatMap((slot) => slot?.hex ?? []))].join(),
+  );
+  expect(apart).toEqual(['#c23b42', '#3468b0', '#7d4f9e']);
+});
+
+test('a thing goes into the narrowest cells that take it, as long as there is room', () => {
+  const unit = (id: string, cells: number, volumeUl: number, most: number): PathUnit<Thick> => ({
+    ...rack(id, cells),
+    zones: [{ ...rack(id, cells).zones[0]!, volumeUl }],
+    takes: ({ thickUm }) =>
+      thickUm > most * MM ? { code: 'too_wide', needUm: thickUm, haveUm: most * MM } : null,
+  });
+  const thin = Array.from({ length: 8 }, (_, i) => ({ id: `n${i}`, hex: '#c23b42', thickUm: 5 * MM }));
+  const wide = Array.from({ length: 6 }, (_, i) => ({ id: `w${i}`, hex: '#c23b42', thickUm: 15 * MM }));
+  const counts = (narrow: number): number[] =>
+    allocate([...thin, ...wide], [unit('W', 20, 300, 20), unit('N', narrow, 100, 8)]).units.map(
+      ({ slots }) => slots.filter((slot) => slot?.id.startsWith('n')).length,
+    );
+  expect(counts(10)).toEqual([0, 8]);
+  // Too few of them: the rest goes into wide ones.
+  expect(counts(4)[0]).toBeGreaterThan(3);
+});

@@ -1,3 +1,5 @@
+import { volumeUl } from '../../storage/models/definition';
+import { cellAt } from '../../storage/models/grid';
 import { holdsOf, type Model } from '../../storage/models/models';
 import type { Refusal, Warning } from '../../storage/mayLive';
 
@@ -20,6 +22,10 @@ export interface PathZone<T> {
   readonly open: readonly number[];
   /** How many things may come into it, where a limit allows fewer than there is room for. */
   readonly room: number;
+  /** How much a cell holds, µl: a thing goes into the narrowest that takes it. Left out where things share a place. */
+  readonly volumeUl?: number;
+  /** The row, or the column, each open cell is in as the unit is filled; where groups may begin in one of their own. */
+  readonly lines?: readonly number[];
   /** What things share there: how much of it is free for those that come, and how much one takes. */
   readonly shared?: { readonly free: number; readonly sizeOf: (item: T) => number };
 }
@@ -51,21 +57,31 @@ export type LeftOverReason =
 /** Zones of a unit with cells: those of one size, in filling order; `blocked` ones are not to be touched, at most `most` are filled. */
 export function zonesOf<T>(model: Model, blocked: ReadonlySet<number>, most = Infinity): PathZone<T>[] {
   const { order, space } = holdsOf(model);
-  const zones = new Map<string, { cell: number; open: number[]; room: number }>();
+  const zones = new Map<string, { cell: number; open: number[]; room: number; volumeUl: number }>();
   let left = most;
   for (const cell of order) {
     const { widthUm, heightUm, depthUm } = space(cell);
     const key = `${widthUm} ${heightUm} ${depthUm}`;
-    const zone = zones.get(key) ?? { cell, open: [], room: 0 };
+    const zone = zones.get(key) ?? { cell, open: [], room: 0, volumeUl: volumeUl(space(cell)) };
     zones.set(key, zone);
     if (blocked.has(cell)) continue;
     zone.open.push(cell);
     if (left-- > 0) zone.room++;
   }
-  return [...zones.values()];
+  return [...zones.values()].map((zone) => ({
+    ...zone,
+    lines: zone.open.map((cell) => lineOf(model, cell)),
+  }));
 }
 
 /** Whether a zone takes one thing more, of a size, beside those that came to it. */
 export const hasRoom = <T>({ room, shared }: PathZone<T>, there: readonly T[], item: T): boolean =>
   there.length < room &&
   (!shared || there.reduce((sum, each) => sum + shared.sizeOf(each), shared.sizeOf(item)) <= shared.free);
+
+/** The row a cell is in where a unit is filled row by row, else its column. */
+function lineOf(model: Model, cell: number): number {
+  if (model.model !== 'grid') return 0;
+  const { row, column } = cellAt(model, cell);
+  return model.filling === 'columns' ? column : row;
+}

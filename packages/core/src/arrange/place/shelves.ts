@@ -1,5 +1,6 @@
 import type { Spot } from '../../stash/spot';
 import type { AllocateOptions, Allocation, Continued } from './allocate';
+import { layInLines } from './inLines';
 import { layOut, type Laid } from './layOut';
 import { nearestOrder, nearToday } from './nearToday';
 import type { PathUnit, Placing, Zone } from './path';
@@ -23,7 +24,7 @@ export class Shelves<T extends Placing> {
   }
 
   /** Lays things in order along a zone: into its open cells, or one after another. */
-  lay(ordered: readonly T[], { unit, open, room, shared }: Zone<T>): void {
+  lay(ordered: readonly T[], { unit, open, room, shared, lines }: Zone<T>): void {
     const row = this.slots.get(unit.id);
     const held = this.held.get(unit.id);
     if (!row || !held) return;
@@ -45,7 +46,12 @@ export class Shelves<T extends Placing> {
       row.forEach((item, rank) => item && this.spots.set(item.id, { unitId: unit.id, cell: null, rank }));
       return;
     }
-    const layout = layOut(things, open.length, this.growth, Math.min(room, open.length) - things.length);
+    const apart =
+      this.options.begin === 'line' && lines && room >= open.length
+        ? layInLines(things, lines, this.growth)
+        : null;
+    const layout =
+      apart ?? layOut(things, open.length, this.growth, Math.min(room, open.length) - things.length);
     open.forEach((cell, place) => {
       const item = layout.placed.get(place);
       if (item) {

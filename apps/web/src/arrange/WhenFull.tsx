@@ -1,0 +1,58 @@
+import type { ArrangePreview } from '@red-shelf/contract';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
+import { StyleSheet, View } from 'react-native';
+import type { Stash } from '../api/queries';
+import { unitTitle } from '../copy/supply';
+import { space } from '../theme/tokens';
+import { Folded } from '../ui/Folded';
+import { Txt } from '../ui/Txt';
+
+type Full = ArrangePreview['full'][number];
+
+const LISTED = 12;
+const month = (day: string): string => format(parseISO(day), 'MMM yyyy');
+
+/** "March 2027 (January to August 2027)"; full now, or not in sight. */
+function sayWhen({ open, when }: Full): string {
+  if (open === 0) return 'full now';
+  if (!when) return 'not in sight at this pace';
+  return `about ${month(when.median)} (${month(when.low)} to ${month(when.high)})`;
+}
+
+interface WhenFullProps {
+  readonly full: readonly Full[];
+  readonly stash: Stash;
+}
+
+/** When each family and each place is full at the pace things come in, with how sure that is. */
+export function WhenFull({ full, stash }: WhenFullProps) {
+  const [first] = full;
+  if (!first) return null;
+  const nameOf = ({ what, id }: Full): string => {
+    if (what === 'group') return id;
+    const unit = stash.wall.units.find((each) => each.id === id);
+    return unit ? unitTitle(unit) : 'a place that is gone';
+  };
+  return (
+    <Folded label="Full first" value={`${nameOf(first)}, ${sayWhen(first)}`}>
+      <View role="list" style={styles.list}>
+        {full.slice(0, LISTED).map((each) => (
+          <View key={`${each.what} ${each.id}`} role="listitem" style={styles.row}>
+            <Txt look="strong" style={styles.name}>
+              {nameOf(each)}
+            </Txt>
+            <Txt look="quiet">{`${each.open} open · ${sayWhen(each)}`}</Txt>
+          </View>
+        ))}
+      </View>
+      <Txt look="quiet">Holds in four of five cases, if things go on coming as they came.</Txt>
+    </Folded>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: space.xs },
+  row: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space.s },
+  name: { minWidth: 96 },
+});
