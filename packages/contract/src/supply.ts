@@ -105,7 +105,7 @@ export const editedSupply = orColourless(
 export type EditedSupply = z.infer<typeof editedSupply>;
 
 /** A place to set something down: a unit, and a cell of it where it has cells. */
-export const place = z.object({
+const place = z.object({
   unitId: z.string().min(1).max(64),
   cell: z.int().min(0).max(100_000).nullable(),
 });

@@ -251,14 +251,15 @@ export { inOrder, type Ordering } from './arrange/inOrder';
 export { shelfFigures, type ShelfFigures } from './arrange/figures';
 export { makeGrouping, type Grouping } from './arrange/groups';
 export { growthOf, SETTLING_MS } from './arrange/growth';
-export { allocate, type AllocateOptions, type Allocation, type Continued } from './arrange/place/allocate';
+export { allocate } from './arrange/place/allocate';
+export type { AllocateOptions, Allocation, Continued } from './arrange/place/allocation';
 export {
   zonesOf,
   type LeftOverReason,
   type PathUnit,
   type PathZone,
   type Placing,
-} from './arrange/place/path';
+} from './arrange/place/zones';
 export {
   ACTS,
   type Act,
@@ -296,7 +297,15 @@ export { capVerdict, type CapVerdict } from './review/caps';
 export { forgottenTen } from './review/forgotten';
 export { dueOnes, type Due } from './review/due';
 export { missingPartners, partnersOf, type MissingPartner } from './gaps/partners';
-export { HEMISPHERES, outOfSeason, seasonOf, SEASONS, seasonState, type Hemisphere, type Season } from './stash/seasons';
+export {
+  HEMISPHERES,
+  outOfSeason,
+  seasonOf,
+  SEASONS,
+  seasonState,
+  type Hemisphere,
+  type Season,
+} from './stash/seasons';
 export { neverUsed, type Unused } from './review/unused';
 export { breakUpAdvice } from './review/breakUp';
 export { MEDIA, paperFor, whyPaper, type Medium } from './guide/paperFor';

@@ -15,6 +15,7 @@ import { call, order, routes } from '../api/client';
 import { keys } from '../api/list';
 import { recordsOf, usePreferences, useRecords, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
+import { paperOf } from '../copy/measure';
 import { listOf, many, words } from '../copy/words';
 import { useBegun } from '../form/useDraft';
 import { space } from '../theme/tokens';
@@ -23,6 +24,7 @@ import { Chip } from '../ui/Chip';
 import { Folded } from '../ui/Folded';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
+import { PrintButton } from '../ui/PrintButton';
 import { Waiting } from '../ui/Waiting';
 import { choiceSchema, isByLightness, orderingOf, startingWith, type Choice } from './choose/choice';
 import { Nearer } from './choose/Nearer';
@@ -142,6 +144,11 @@ export function ArrangeScreen() {
               disabled={still}
               busy={apply.isPending}
               onPress={() => apply.mutate(plan.token, again)}
+            />
+            <PrintButton
+              label="Print now and planned"
+              name="arranging.pdf"
+              make={async () => (await import('./print')).printSides(plan, stash, paperOf(preferences))}
             />
           </View>
         </Preview>

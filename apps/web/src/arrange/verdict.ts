@@ -13,14 +13,14 @@ const groupsOf = (by: SortKey | null): string => (by === null ? 'groups' : (PLUR
 export const breaksOf = (by: SortKey | null): string => `${by ?? 'group'} breaks`;
 
 /** Seconds in words: "40 seconds", "12 minutes", "3 hours". */
-export function sayLong(seconds: number): string {
+function sayLong(seconds: number): string {
   if (seconds < 90) return many(Math.max(1, Math.round(seconds)), 'second');
   const minutes = Math.round(seconds / 60);
   return minutes < 120 ? many(minutes, 'minute') : many(Math.round(minutes / 60), 'hour');
 }
 
 /** What carrying it out takes, at this person's own pace, and what it saves in a year of looking; seconds. */
-export function costOf({ lifts, pace, before, after, looksAYear }: ArrangePreview): {
+function costOf({ lifts, pace, before, after, looksAYear }: ArrangePreview): {
   readonly takes: number;
   readonly saves: number;
 } {

@@ -17,6 +17,10 @@ import {
 
 /** The person's way of measuring. */
 export type Units = 'metric' | 'inches';
+
+/** The paper people have who measure so. */
+export const paperOf = ({ units }: { readonly units: Units }): 'a4' | 'letter' =>
+  units === 'inches' ? 'letter' : 'a4';
 type Reading<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
 
 const LIKE: Readonly<Record<'length' | 'mass' | 'volume' | 'paper', string>> = {

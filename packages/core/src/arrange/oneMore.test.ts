@@ -1,7 +1,7 @@
 import { evenGrid } from '../storage/models/grid';
 import { testUnit } from '../storage/test/testUnit';
 import { allocate } from './place/allocate';
-import { zonesOf } from './place/path';
+import { zonesOf } from './place/zones';
 import { numbersFrom } from './smooth/numbers';
 import { oneMore, type Settled } from './oneMore';
 import { rainbowOrder } from './rainbow';

@@ -1,4 +1,4 @@
-import { inStash, paceOf, placedLots, remediesFor, type Pace } from '@red-shelf/core';
+import { inStash, paceOf, placedLots, remediesFor, type Pace, type RoomNow } from '@red-shelf/core';
 import {
   planOf,
   type ArrangeAsked,
@@ -114,15 +114,13 @@ function tried(stash: Stash, request: ArrangeAsked, day: string): ArrangePreview
 const isEmpty = (side: ArrangePreview['before'], unitId: string): boolean =>
   side.units.find((each) => each.unitId === unitId)?.slots.every((slot) => slot === null) ?? true;
 
-function livingNow({ supplies }: Stash) {
-  const living = new Map<
-    string,
-    { supply: Stash['supplies'][number]; lot: Stash['supplies'][number]['holdings'][number] }[]
-  >();
+/** What lives in each place now, to ask of how much room there is. */
+function livingNow({ supplies }: Stash): ReadonlyMap<string, ReturnType<RoomNow['livingIn']>> {
+  const living = new Map<string, ReturnType<RoomNow['livingIn']>[number][]>();
   for (const supply of supplies.filter(inStash))
     for (const lot of placedLots(supply.holdings)) {
       const there = living.get(lot.spot?.unitId ?? '') ?? [];
-      there.push({ supply, lot: lot as (typeof there)[number]['lot'] });
+      there.push({ supply, lot });
       living.set(lot.spot?.unitId ?? '', there);
     }
   return living;

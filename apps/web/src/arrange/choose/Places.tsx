@@ -16,7 +16,7 @@ export const flip = <T,>(chosen: readonly T[], each: T): T[] =>
   chosen.includes(each) ? chosen.filter((other) => other !== each) : [...chosen, each];
 
 /** "A Pad rack and B Pad rack", "A Pad rack, B Pad rack and 3 others". */
-export function sayUnits(units: readonly UnitView[]): string {
+function sayUnits(units: readonly UnitView[]): string {
   if (units.length === 0) return 'nowhere yet';
   const more = units.length - NAMED;
   const named = units.slice(0, NAMED).map(unitTitle);

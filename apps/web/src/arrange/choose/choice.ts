@@ -37,7 +37,7 @@ export const startingWith = (kind: Kind): Choice => ({
 type Kept = RecordView & { readonly body: OrderBody };
 type Ordering = Pick<ArrangeRequest, 'recipes'> & { readonly scheme: NonNullable<ArrangeRequest['scheme']> };
 
-export const schoolOf = ({ order }: Choice): School | undefined => SCHOOLS.find(({ id }) => id === order);
+const schoolOf = ({ order }: Choice): School | undefined => SCHOOLS.find(({ id }) => id === order);
 
 /** The order that was chosen, with what was changed on it since. */
 export function orderingOf(

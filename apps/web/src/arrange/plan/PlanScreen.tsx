@@ -3,13 +3,16 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { order, routes } from '../../api/client';
-import { recordsOf, useRecords, useStash } from '../../api/queries';
+import { recordsOf, usePreferences, useRecords, useStash } from '../../api/queries';
+import { useSpotName } from '../../api/spotName';
 import { useChange } from '../../api/useChange';
+import { paperOf } from '../../copy/measure';
 import { many } from '../../copy/words';
 import { space } from '../../theme/tokens';
 import { Button } from '../../ui/Button';
 import { Note } from '../../ui/Note';
 import { Page } from '../../ui/Page';
+import { PrintButton } from '../../ui/PrintButton';
 import { Txt } from '../../ui/Txt';
 import { useKeys } from '../../ui/useKeys';
 import { Waiting } from '../../ui/Waiting';
@@ -53,6 +56,8 @@ export function PlanScreen() {
       body: { version: plan.version, body: planOf(plan.body.name, moves) },
     });
   });
+  const spotName = useSpotName();
+  const { preferences } = usePreferences();
   const sent = useRef<{ step: Step; back: boolean } | null>(null);
   const steps = carrying?.steps ?? [];
   const ready = steps.filter(({ thing }) => !later.includes(thing.lot.id));
@@ -127,6 +132,21 @@ export function PlanScreen() {
           busy={remove.isPending}
           onPress={leave}
         />
+        {now && (
+          <PrintButton
+            label="Print the list"
+            name="lifts.pdf"
+            make={async () =>
+              (await import('../print')).printLifts(
+                plan.body.name,
+                steps,
+                (spot) => (spot ? spotName(spot) : 'no place'),
+                stash.wall.units,
+                paperOf(preferences),
+              )
+            }
+          />
+        )}
         <Button
           label="Put all of it back"
           says="Put everything back to where it stood before this plan"

@@ -35,7 +35,7 @@ const real = (spot: PlaceSpot): PlaceSpot | null =>
   isNowhere(spot) ? null : spot.unitId === 'desk' ? { unitId: HAND_ID, cell: null, rank: 0 } : spot;
 
 /** What of a plan is still to be lifted, from how things stand now, whoever moved what. */
-export function carryingOf(body: PlanBody, stash: Stash): Carrying {
+function carryingOf(body: PlanBody, stash: Stash): Carrying {
   const target = spotsOf(body, 'to');
   const things = new Map<string, Living>();
   for (const supply of stash.all) for (const lot of supply.holdings) things.set(lot.id, { supply, lot });

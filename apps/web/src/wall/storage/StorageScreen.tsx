@@ -2,7 +2,8 @@ import { isOnWall, pathTo } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { useStash } from '../../api/queries';
+import { usePreferences, useStash } from '../../api/queries';
+import { paperOf } from '../../copy/measure';
 import { unitTitle } from '../../copy/supply';
 import { Waiting } from '../../ui/Waiting';
 import { colour, LIP, space, TOUCH } from '../../theme/tokens';
@@ -10,6 +11,7 @@ import { Button } from '../../ui/Button';
 import { Columns } from '../../ui/Columns';
 import { Flag, Note } from '../../ui/Note';
 import { Page } from '../../ui/Page';
+import { PrintButton } from '../../ui/PrintButton';
 import { Txt } from '../../ui/Txt';
 import { UnitHead, useSayFilled } from '../../draw/UnitBlock';
 import { KindLimits } from './KindLimits';
@@ -29,6 +31,7 @@ export function StorageScreen() {
   const { stash, error } = useStash();
   const { slots, judged } = usePains(stash);
   const sayFilled = useSayFilled();
+  const { preferences } = usePreferences();
   if (!stash) return <Waiting error={error} />;
   const pieces = stash.wall.all.filter(({ sort }) => sort === 'piece');
   const current = stash.wall.all.find(({ id }) => id === chosen);
@@ -68,6 +71,16 @@ export function StorageScreen() {
             {worst && worst.score > 0 && (
               <Note>{`Start with ${unitTitle(worst.unit)}: ${worst.pains.map(sayPain).join(', ')}.`}</Note>
             )}
+            <PrintButton
+              label="Print a packing list"
+              name="packing.pdf"
+              make={async () =>
+                (await import('./packing')).printPacking(stash, slots, {
+                  units: preferences.units,
+                  paper: paperOf(preferences),
+                })
+              }
+            />
             <View role="list" aria-label="Storage, where it hurts most first" style={styles.list}>
               {onWall.map(({ unit, pains }) => (
                 <UnitRow

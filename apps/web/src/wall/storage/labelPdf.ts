@@ -1,15 +1,16 @@
 import { inkOn, type SlotLabel } from '@red-shelf/core';
-import { Asset } from 'expo-asset';
-import fontkit from '@pdf-lib/fontkit';
-import regular from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf';
-import tape from '@expo-google-fonts/barlow-condensed/600SemiBold/BarlowCondensed_600SemiBold.ttf';
-import { PDFDocument, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
+import type { PDFFont, PDFPage } from 'pdf-lib';
+import {
+  colourOf,
+  fitted,
+  INK,
+  MARGIN_MM,
+  openPaper,
+  PAGE_MM,
+  PT_PER_MM,
+  type PaperSize,
+} from '../../draw/paper';
 
-const PT_PER_MM = 72 / 25.4;
-const PAGE_MM = { a4: [210, 297], letter: [215.9, 279.4] } as const;
-export type PaperSize = keyof typeof PAGE_MM;
-/** Printers cannot reach closer to the edge than this. */
-const MARGIN_MM = 10;
 const GAP_MM = 2;
 const PAD_MM = 1.5;
 const SWATCH_MM = 6;
@@ -31,20 +32,6 @@ export function labelsOnPage(
   const fit = (room: number, side: number): number =>
     Math.max(0, Math.floor((room - 2 * MARGIN_MM + GAP_MM) / (side + GAP_MM)));
   return { columns: fit(w, widthMm), rows: fit(h, heightMm) };
-}
-
-const colourOf = (hex: string) => {
-  const [r, g, b] = [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16) / 255);
-  return rgb(r ?? 0, g ?? 0, b ?? 0);
-};
-const INK = colourOf('#1e1f21');
-
-/** Cuts a text so that it fits a width, in points. */
-function fitted(text: string, font: PDFFont, size: number, width: number): string {
-  if (font.widthOfTextAtSize(text, size) <= width) return text;
-  let cut = text;
-  while (cut.length > 1 && font.widthOfTextAtSize(`${cut}…`, size) > width) cut = cut.slice(0, -1);
-  return `${cut.trimEnd()}…`;
 }
 
 function drawLabel(
@@ -99,13 +86,7 @@ export async function labelPdf(
 ): Promise<Uint8Array> {
   const { columns, rows } = labelsOnPage(size, paper);
   if (columns === 0 || rows === 0) throw new RangeError('The label is larger than the page');
-  const document = await PDFDocument.create();
-  document.registerFontkit(fontkit);
-  const bytes = async (font: number) => (await fetch(Asset.fromModule(font).uri)).arrayBuffer();
-  const fonts = {
-    text: await document.embedFont(await bytes(regular), { subset: true }),
-    tape: await document.embedFont(await bytes(tape), { subset: true }),
-  };
+  const { document, fonts } = await openPaper();
   const [w, h] = PAGE_MM[paper].map((mm) => mm * PT_PER_MM) as [number, number];
   const step = (mm: number): number => (mm + GAP_MM) * PT_PER_MM;
   for (let from = 0; from < labels.length; from += columns * rows) {

@@ -6,8 +6,9 @@ import { holdsOf } from '../../storage/models/models';
 import { keyed } from '../order';
 import { shelfFigures } from '../figures';
 import { rainbowOrder } from '../rainbow';
-import { allocate, type AllocateOptions } from './allocate';
-import { zonesOf, type PathUnit, type Placing } from './path';
+import { allocate } from './allocate';
+import type { AllocateOptions } from './allocation';
+import { zonesOf, type PathUnit, type Placing } from './zones';
 import { shareOut } from '../spread';
 
 const MM = 1000;

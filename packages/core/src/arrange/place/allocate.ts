@@ -1,43 +1,11 @@
 import { keyed, type ColouredItem } from '../order';
-import type { Spot } from '../../stash/spot';
-import { classesOf, mostUsed, type LeftOut } from './choice';
+import type { AllocateOptions, Allocation } from './allocation';
+import { classesOf, mostUsed } from './choice';
 import { cutsFor, fillInTurn } from './cuts';
 import { flowInto } from './flow';
-import { hasRoom, type PathUnit, type Placing, type Zone } from './path';
+import { hasRoom, type PathUnit, type Placing, type Zone } from './zones';
 import { nearToday } from './nearToday';
 import { Shelves } from './shelves';
-
-export interface AllocateOptions<T> {
-  /** The groups that stand together and grow; families of colour when left out. */
-  readonly groupOf?: (item: T) => string;
-  /** How fast each group grows; without it a group's size stands for its growth. */
-  readonly growth?: ReadonlyMap<string, number>;
-  /** How far things may stand from their order inside a group so that fewer are lifted: 0 in order, 1 anywhere in their group. */
-  readonly near?: number;
-  /** Groups begin in a row or column of their own, or in a unit of their own, wherever there is room for that. */
-  readonly begin?: 'line' | 'unit';
-}
-
-/** A group that goes on in another unit. */
-export interface Continued {
-  readonly group: string;
-  readonly from: string;
-  readonly to: string;
-}
-
-export interface Allocation<T> {
-  /** For each unit its things by cell, null where one stays open; where things share it, in their order. */
-  readonly units: readonly {
-    readonly unit: { readonly id: string };
-    readonly slots: readonly (T | null)[];
-  }[];
-  /** Where each thing goes; what is not in it finds no place. */
-  readonly spots: ReadonlyMap<string, Spot>;
-  /** Open cells kept for a group to grow into: unit id → cell → group. */
-  readonly held: ReadonlyMap<string, ReadonlyMap<number, string>>;
-  readonly continues: readonly Continued[];
-  readonly leftOver: readonly LeftOut<T>[];
-}
 
 /** A family of colour, where nothing else groups. */
 const familyOf = (item: Placing): string => keyed(item as Placing & ColouredItem).group;

@@ -1,5 +1,5 @@
 import { isRefusal } from '../../storage/mayLive';
-import type { LeftOverReason, Placing, Zone } from './path';
+import type { LeftOverReason, Placing, Zone } from './zones';
 
 /** Things with the same choice of zones, in their order. */
 export interface PlaceClass<T> {

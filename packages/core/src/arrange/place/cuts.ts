@@ -1,4 +1,4 @@
-import { hasRoom, type PathZone } from './path';
+import { hasRoom, type PathZone } from './zones';
 
 /** A thing in its order, as cutting sees it. */
 export interface Cuttable<T> {

@@ -2,7 +2,7 @@ import { numbersFrom } from '../smooth/numbers';
 import { rainbowOrder } from '../rainbow';
 import { allocate } from './allocate';
 import { cutsFor } from './cuts';
-import { hasRoom, type PathUnit, type Placing } from './path';
+import { hasRoom, type PathUnit, type Placing } from './zones';
 
 const MM = 1000;
 interface Thick extends Placing {

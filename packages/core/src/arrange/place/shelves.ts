@@ -1,9 +1,9 @@
 import type { Spot } from '../../stash/spot';
-import type { AllocateOptions, Allocation, Continued } from './allocate';
+import type { AllocateOptions, Allocation, Continued } from './allocation';
 import { layInLines } from './inLines';
 import { layOut, type Laid } from './layOut';
 import { nearestOrder, nearToday } from './nearToday';
-import type { PathUnit, Placing, Zone } from './path';
+import type { PathUnit, Placing, Zone } from './zones';
 
 /** Units as they are filled. */
 export class Shelves<T extends Placing> {
