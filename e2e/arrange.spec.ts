@@ -1,4 +1,7 @@
+import { readFileSync } from 'node:fs';
+import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+import { PDFDocument } from 'pdf-lib';
 import { expect, test } from './room';
 
 /** How many lifts are still to be made, as the screen says. */
@@ -121,4 +124,39 @@ test('all of a plan is put back to where it stood, and the rest of one is left a
   expect(await places()).toEqual(before);
   await page.getByRole('button', { name: 'Keep it so' }).click();
   await expect(page.getByRole('button', { name: /^Begin: \d+ lifts$/ })).toBeVisible();
+});
+
+test('what is planned and what is to be lifted are printed, and so is a packing list; all of it can be read by everybody', async ({
+  page,
+  room,
+}) => {
+  const printed = async (name: string): Promise<number> => {
+    const saving = page.waitForEvent('download');
+    await page.getByRole('button', { name }).click();
+    const pdf = await PDFDocument.load(readFileSync(await (await saving).path()));
+    return pdf.getPageCount();
+  };
+  const grave = async (): Promise<string[]> => {
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    return violations
+      .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      .map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`);
+  };
+  await page.goto(`${room.url}/arrange`);
+  await expect(page.getByRole('heading', { name: 'Planned' })).toBeVisible();
+  expect(await printed('Print now and planned')).toBeGreaterThan(0);
+  await page.getByRole('button', { name: /^Order: / }).click();
+  expect(await grave()).toEqual([]);
+  // An order is kept by name, and is there to choose.
+  await page.getByRole('slider', { name: 'How smooth' }).fill('0.6');
+  await page.getByRole('textbox', { name: 'Keep this order as' }).fill('Rather smooth');
+  await page.getByRole('button', { name: 'Keep this order' }).click();
+  await expect(page.getByRole('radio', { name: /^Rather smooth/ })).toBeChecked();
+  await expect(page.getByText('60% smooth')).toBeVisible();
+  await page.getByRole('button', { name: /^Begin: \d+ lifts$/ }).click();
+  await expect(now(page)).toBeVisible();
+  expect(await printed('Print the list')).toBeGreaterThan(0);
+  expect(await grave()).toEqual([]);
+  await page.goto(`${room.url}/storage`);
+  expect(await printed('Print a packing list')).toBeGreaterThan(4);
 });

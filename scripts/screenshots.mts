@@ -73,7 +73,6 @@ await shoot('places', 'phone', '/stash?supply=demo-odd-009');
 await shoot('order', 'wide', '/arrange/order', async (page) => {
   await page.getByRole('button', { name: 'Then by print or solid' }).click();
 });
-await shoot('swatches', 'wide', '/stash?view=swatches&supply=demo-000009');
 await shoot('arrange', 'phone', '/arrange');
 await shoot('gaps', 'phone', '/gaps');
 await shoot('wall', 'wide', '/', async (page) =>
@@ -89,6 +88,11 @@ await shoot('bench', 'phone', '/bench', async (page) => {
   await page.getByText('1 thing out now').waitFor();
 });
 await shoot('arrange', 'wide', '/arrange');
+// Last, since it begins a plan.
+await shoot('lifts', 'phone', '/arrange', async (page) => {
+  await page.getByRole('button', { name: /^Begin: / }).click();
+  await page.getByRole('button', { name: /^Done/ }).waitFor();
+});
 await browser.close();
 server.kill();
 rmSync(folder, { recursive: true, force: true });

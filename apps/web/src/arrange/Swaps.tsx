@@ -37,7 +37,7 @@ export function Swaps({ stash, onPlan }: SwapsProps) {
   const [next] = swaps;
   if (!next) return null;
   return (
-    <Folded label="Season swaps" value={`${day(next.on)}: ${saySwap(next)}`}>
+    <Folded opens="see all" label="Season swaps" value={`${day(next.on)}: ${saySwap(next)}`}>
       <View role="list" style={styles.list}>
         {swaps.map((swap) => (
           <Txt key={swap.on}>{`${day(swap.on)}: ${saySwap(swap)}`}</Txt>

@@ -35,7 +35,7 @@ export function WhenFull({ full, stash }: WhenFullProps) {
     return unit ? unitTitle(unit) : 'a place that is gone';
   };
   return (
-    <Folded label="Full first" value={`${nameOf(first)}, ${sayWhen(first)}`}>
+    <Folded opens="see all" label="Full first" value={`${nameOf(first)}, ${sayWhen(first)}`}>
       <View role="list" style={styles.list}>
         {full.slice(0, LISTED).map((each) => (
           <View key={`${each.what} ${each.id}`} role="listitem" style={styles.row}>

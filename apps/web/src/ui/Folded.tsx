@@ -7,18 +7,21 @@ interface FoldedProps {
   readonly label: string;
   /** The answer as it is now. */
   readonly value: string;
+  /** What opening it is for: to change the answer, or to read more. */
+  readonly opens?: 'change' | 'see all';
   readonly children: ReactNode;
 }
 
 /** A row that says the answer; what changes it opens under it. */
-export function Folded({ label, value, children }: FoldedProps) {
+export function Folded({ label, value, opens = 'change', children }: FoldedProps) {
   const [open, setOpen] = useState(false);
+  const act = open ? (opens === 'change' ? 'done' : 'fewer') : opens;
   return (
     <View style={styles.box}>
       <Pressable
         role="button"
         aria-expanded={open}
-        aria-label={`${label}: ${value}, ${open ? 'done' : 'change'}`}
+        aria-label={`${label}: ${value}, ${act}`}
         onPress={() => setOpen(!open)}
         style={styles.row}
       >
@@ -26,7 +29,7 @@ export function Folded({ label, value, children }: FoldedProps) {
           {label}: <Txt look="strong">{value}</Txt>
         </Txt>
         <Txt look="quiet" style={styles.act}>
-          {open ? 'done' : 'change'}
+          {act}
         </Txt>
       </Pressable>
       {open && <View style={styles.inside}>{children}</View>}
