@@ -73,7 +73,8 @@ await shoot('places', 'phone', '/stash?supply=demo-odd-009');
 await shoot('order', 'wide', '/arrange/order', async (page) => {
   await page.getByRole('button', { name: 'Then by print or solid' }).click();
 });
-await shoot('arrange', 'phone', '/arrange');
+const planned = (page) => page.getByRole('heading', { name: 'Planned' }).waitFor();
+await shoot('arrange', 'phone', '/arrange', planned);
 await shoot('gaps', 'phone', '/gaps');
 await shoot('wall', 'wide', '/', async (page) =>
   page.getByRole('button', { name: /^Go to A Pad rack/ }).waitFor(),
@@ -87,7 +88,7 @@ await shoot('bench', 'phone', '/bench', async (page) => {
   await page.goto(`${url}/bench`);
   await page.getByText('1 thing out now').waitFor();
 });
-await shoot('arrange', 'wide', '/arrange');
+await shoot('arrange', 'wide', '/arrange', planned);
 // Last, since it begins a plan.
 await shoot('lifts', 'phone', '/arrange', async (page) => {
   await page.getByRole('button', { name: /^Begin: / }).click();
