@@ -250,7 +250,7 @@ export { remediesFor, type RemedyFor } from './arrange/remedies';
 export { inOrder, type Ordering } from './arrange/inOrder';
 export { shelfFigures, type ShelfFigures } from './arrange/figures';
 export { makeGrouping, type Grouping } from './arrange/groups';
-export { growthOf, SETTLING_MS } from './arrange/growth';
+export { growthOf, SETTLING_MS, withGaps } from './arrange/growth';
 export { allocate } from './arrange/place/allocate';
 export type { AllocateOptions, Allocation, Continued } from './arrange/place/allocation';
 export {

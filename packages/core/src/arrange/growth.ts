@@ -29,3 +29,16 @@ export function growthOf(things: readonly Grown[], now: number): ReadonlyMap<str
   });
   return growth;
 }
+
+/** A colour of a range that is not owned yet is bought as likely as one in ten is. */
+const A_GAP = 0.1;
+
+/** The same, with the known gaps of ranges counted, by the group each of them would stand in. */
+export function withGaps(
+  growth: ReadonlyMap<string, number>,
+  gaps: readonly string[],
+): ReadonlyMap<string, number> {
+  const all = new Map(growth);
+  for (const group of gaps) if (all.has(group)) all.set(group, (all.get(group) ?? 0) + A_GAP);
+  return all;
+}

@@ -2,11 +2,14 @@ import {
   allocate,
   colourNameOf,
   DEFAULT_SCHEME,
+  familyGroupOf,
   growthOf,
   inOrder,
   inStash,
   keepTogether,
   mainLot,
+  ownedOfRange,
+  withGaps,
   makeGrouping,
   reachesIn,
   staysAt,
@@ -93,7 +96,7 @@ export function plan(stash: Stash, request: ArrangeAsked, today: string): Planne
     .map((unit) => toPathUnit(unit, staying.get(unit.id) ?? [], room));
   const target = allocate(ordered, path, {
     groupOf,
-    growth: growthOf(grown, Date.parse(today)),
+    growth: withGaps(growthOf(grown, Date.parse(today)), gapsIn(stash, request, grouping.by)),
     near: request.near,
     ...(request.begin === 'anywhere' ? {} : { begin: request.begin }),
   });
@@ -124,6 +127,18 @@ function placesOf({ units: standing }: Stash, request: ArrangeAsked) {
   const into = byReach(chosen, reachOf, request);
   const emptied = find(request.outOf).filter(({ id }) => !request.unitIds.includes(id));
   return { reachOf, into, emptied, places: [...chosen, ...emptied] };
+}
+
+/** The families in which colours of a range are known to be missing, once for each; where things are grouped by colour. */
+function gapsIn({ records, supplies }: Stash, { kinds }: ArrangeAsked, by: Grouping['by']): string[] {
+  if (by !== 'family') return [];
+  return records.flatMap(({ body }) => {
+    if (body.sort !== 'range' || !kinds.includes(body.kind)) return [];
+    const owned = ownedOfRange(body.entries, body, supplies);
+    return body.entries.flatMap(({ name, hex }, i) =>
+      owned[i] ? [] : [familyGroupOf({ id: name, hex, finish: body.finish })],
+    );
+  });
 }
 
 /** What is arranged, and what stays in each place: what was said to stay, what is not asked for, and packs, bases and scraps. */

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { growthOf } from '../growth';
+import { growthOf, withGaps } from '../growth';
 import { mostKept } from './keep';
 import { layOut } from './layOut';
 
@@ -86,6 +86,10 @@ test('what is bought after the first weeks counts as growth, the older the less;
     Array.from({ length: count }, () => ({ group, createdAt }));
   const later = growthOf([...first, ...bought('small', '2026-05-20T00:00:00Z', 6)], now);
   expect(later.get('small')).toBeGreaterThan(2 * (later.get('large') ?? 0));
+  // Colours of a range that are known to be missing are likely to come, where anything of their group is.
+  const known = withGaps(growthOf(first, now), [...Array<string>(30).fill('small'), 'none']);
+  expect(known.get('small')).toBeCloseTo(4);
+  expect(known.has('none')).toBe(false);
   const old = growthOf([...first, ...bought('small', '2025-06-01T00:00:00Z', 6)], now);
   expect(old.get('small')).toBeLessThan(later.get('small') ?? 0);
 });
