@@ -146,7 +146,7 @@ export {
   type RoomNow,
   type Warning,
 } from './storage/mayLive';
-export { holdsOf, type Model } from './storage/models/models';
+export { holdsOf, isSpotOf, type Model } from './storage/models/models';
 export { modelSchema } from './storage/models/modelSchema';
 export { cellAt, cellsBefore, evenGrid } from './storage/models/grid';
 export { FILLINGS, MOST_COLUMNS, MOST_LAYERS, MOST_ROWS, type GridModel } from './storage/models/gridSchema';
@@ -233,6 +233,7 @@ export {
   type NoPlan,
 } from './arrange/moves/planMoves';
 export { doublesIn } from './arrange/moves/doubles';
+export { sharedRoom } from './arrange/moves/sharedRoom';
 export { inWalkingOrder, type SharedRoom } from './arrange/moves/walk';
 export { isNowhere, stillToDo, type StillToDo } from './arrange/moves/stillToDo';
 export { lookUp, type LookUp, type Sought } from './arrange/lookUp';

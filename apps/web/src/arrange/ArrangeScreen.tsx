@@ -26,7 +26,7 @@ import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { PrintButton } from '../ui/PrintButton';
 import { Waiting } from '../ui/Waiting';
-import { choiceSchema, isByLightness, orderingOf, startingWith, type Choice } from './choose/choice';
+import { choiceSchema, isByLightness, MINE, orderingOf, startingWith, type Choice } from './choose/choice';
 import { Nearer } from './choose/Nearer';
 import { OrderChoice } from './choose/OrderChoice';
 import { flip, Places } from './choose/Places';
@@ -107,7 +107,12 @@ export function ArrangeScreen() {
           }}
         />
         {ready && isByLightness(choice, ordering) && (
-          <Smooth stash={stash} request={{ kinds, ...ordering }} onChange={change} />
+          <Smooth
+            stash={stash}
+            request={{ kinds, ...ordering }}
+            mine={choice.order === MINE ? preferences : null}
+            onChange={change}
+          />
         )}
         <Swaps stash={stash} onPlan={() => change({ order: 'season', smooth: null, lightness: null })} />
       </View>

@@ -1,15 +1,13 @@
 import {
-  bodyOf,
   doublesIn,
-  holdsOf,
   inWalkingOrder,
   isNowhere,
   sameSpot,
   settledRanks,
+  sharedRoom,
   stillToDo,
   type Lift,
   type PlaceSpot,
-  type SharedRoom,
 } from '@red-shelf/core';
 import type { Move } from '../recorder';
 import { targetOf, type Planned, type Stash } from './plan';
@@ -27,32 +25,11 @@ const doubles = ({ moving, target }: Planned): { same?: (a: string, b: string) =
 /** The single lifts it takes, in walking order. */
 export function liftsOf(stash: Stash, planned: Planned): readonly Lift<string>[] {
   const { lifts } = stillToDo(spotsNow(stash), targetOf(planned), doubles(planned));
+  const things = new Map(
+    stash.supplies.flatMap((supply) => supply.holdings.map((lot) => [lot.id, { supply, lot }] as const)),
+  );
   const rank = new Map(planned.units.map(({ id }, i) => [id, i]));
-  return inWalkingOrder(lifts, (unitId) => rank.get(unitId) ?? rank.size, sharedIn(stash));
-}
-
-/** How much is free where things share a length, a height or a volume. */
-function sharedIn({ units, supplies }: Stash): SharedRoom<string> {
-  const models = new Map(
-    units.flatMap(({ id, model }) => (model && holdsOf(model).shares ? [[id, holdsOf(model)] as const] : [])),
-  );
-  const bodies = new Map(
-    supplies.flatMap((supply) => supply.holdings.map((lot) => [lot.id, { supply, lot }] as const)),
-  );
-  const sizeIn = (lotId: string, unitId: string): number => {
-    const thing = bodies.get(lotId);
-    return (thing && models.get(unitId)?.fill([bodyOf(thing.supply, thing.lot).all])?.have) ?? 0;
-  };
-  return {
-    sizeIn,
-    freeIn: (unitId) => {
-      const holds = models.get(unitId);
-      if (!holds || holds.overflows === 'too full') return null;
-      const there = [...bodies.values()].filter(({ lot }) => lot.spot?.unitId === unitId);
-      const full = holds.fill(there.map(({ supply, lot }) => bodyOf(supply, lot).all));
-      return full && full.of - full.have;
-    },
-  };
+  return inWalkingOrder(lifts, (unitId) => rank.get(unitId) ?? rank.size, sharedRoom(stash.units, things));
 }
 
 /** Every lot whose place changes when all of it is done at once; where things share a place, with what is numbered anew. */

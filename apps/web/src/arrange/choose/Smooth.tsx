@@ -3,9 +3,11 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { call, routes } from '../../api/client';
+import { usePreferenceChange } from '../../api/usePreferenceChange';
 import { keys } from '../../api/list';
 import type { Stash } from '../../api/queries';
 import { space } from '../../theme/tokens';
+import { Button } from '../../ui/Button';
 import { Chip } from '../../ui/Chip';
 import { ColourThreads } from '../../ui/ColourThreads';
 import { Range } from '../../ui/Range';
@@ -16,6 +18,8 @@ interface SmoothProps {
   readonly request: Pick<ArrangeRequest, 'kinds' | 'recipes'> & {
     readonly scheme: NonNullable<ArrangeRequest['scheme']>;
   };
+  /** How the person's own rainbow stands; null where another order is tried. */
+  readonly mine: { readonly smooth: number; readonly lightness: string } | null;
   readonly onChange: (change: { smooth?: number; lightness?: 'light-first' | 'dark-first' }) => void;
 }
 
@@ -23,7 +27,8 @@ interface SmoothProps {
 const REST_MS = 350;
 
 /** Between the order of lightness and the smoothest path: the strip and both figures follow the thumb. */
-export function Smooth({ stash, request: { kinds, recipes, scheme }, onChange }: SmoothProps) {
+export function Smooth({ stash, request: { kinds, recipes, scheme }, mine, onChange }: SmoothProps) {
+  const keep = usePreferenceChange();
   const { smooth = 0, ...rest } = scheme;
   const [thumb, setThumb] = useState(smooth);
   useEffect(() => setThumb(smooth), [smooth]);
@@ -69,6 +74,14 @@ export function Smooth({ stash, request: { kinds, recipes, scheme }, onChange }:
         <Txt look="quiet">
           {`Mean step from one to the next ${step(stop.meanStep)} (${way} ${step(data.stops[0]?.meanStep)}, smoothest ${step(data.stops.at(-1)?.meanStep)}) · ${share(stop.byLightness)} of each family’s pairs stand ${way}`}
         </Txt>
+      )}
+      {mine && (mine.smooth !== smooth || mine.lightness !== scheme.lightness) && (
+        <Button
+          label="Always like this"
+          says="Keep this as my own rainbow"
+          busy={keep.isPending}
+          onPress={() => keep.mutate({ smooth, lightness: scheme.lightness })}
+        />
       )}
     </View>
   );

@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { useContents, useRoom } from '../../api/contents';
 import type { Stash } from '../../api/queries';
 import { useSpotName } from '../../api/spotName';
-import { sayWarning } from '../../copy/reasons';
+import { sayLeftOver, sayWarning } from '../../copy/reasons';
 import { unitTitle } from '../../copy/supply';
 import { many } from '../../copy/words';
 import { colour, LIP, radius, space } from '../../theme/tokens';
@@ -54,9 +54,12 @@ export function LiftCard({ step: { thing, from, to, place }, stash, left }: Lift
         <Side title="to" spot={to} name={where(to)} stash={stash} lotId={lot.id} before={place?.before} />
       </View>
       {next && <Txt>{`Between the others, right before ${next.name}.`}</Txt>}
+      {to?.unitId === HAND_ID && <Txt>It only lies there meanwhile, and goes on from there.</Txt>}
       {isRefusal(answer)
-        ? answer.code === 'taken' && (
-            <Note sort="attention">Something stands there now. Lift it out first, or put this one off.</Note>
+        ? answer.code !== 'taken' && (
+            <Note sort="attention">
+              {`It does not go in there now: ${sayLeftOver(answer)}. Put this one off, or make room first.`}
+            </Note>
           )
         : answer?.map((warning) => (
             <Note key={warning.code === 'care' ? warning.rule : warning.code} sort="attention">

@@ -19,7 +19,7 @@ import { Waiting } from '../../ui/Waiting';
 import { Kept } from './Kept';
 import { LiftCard } from './LiftCard';
 import { NextLifts } from './NextLifts';
-import { useCarrying, type Step } from './usePlan';
+import { placeBack, useCarrying, type Step } from './usePlan';
 
 /** A plan carried out lift by lift: each large, with where from and where to; stopped and gone on with at any time. */
 export function PlanScreen() {
@@ -36,7 +36,7 @@ export function PlanScreen() {
       const lot = stash?.byId
         .get(step.thing.supply.id)
         ?.holdings.find(({ id: each }) => each === step.thing.lot.id);
-      const place = back ? step.from && { unitId: step.from.unitId, cell: step.from.cell } : step.place;
+      const place = back ? (stash ? placeBack(step, stash) : null) : step.place;
       return order(routes.placeHolding, {
         id: step.thing.lot.id,
         body: { version: lot?.version ?? step.thing.lot.version, place },
@@ -89,7 +89,7 @@ export function PlanScreen() {
   const putOff = (): void => {
     if (now) setLater((all) => [...all.filter((each) => each !== now.thing.lot.id), now.thing.lot.id]);
   };
-  useKeys({ Enter: done, ' ': done, u: takeBack, l: putOff });
+  useKeys({ Enter: unlessFocused(done), ' ': unlessFocused(done), u: takeBack, l: putOff });
   const leave = (): void => {
     remove.mutate(undefined, { onSuccess: () => router.replace('/arrange') });
   };
@@ -104,7 +104,7 @@ export function PlanScreen() {
   return (
     <Page title={plan.body.name} aside={`${carrying.done} of ${carrying.of} in place`} narrow>
       {carrying.no && <Note sort="error">{NO_WAY}</Note>}
-      <Kept kept={carrying.kept} stash={stash} />
+      <Kept carrying={carrying} stash={stash} />
       {now ? (
         <>
           <LiftCard step={now} stash={stash} left={steps.length} />
@@ -158,6 +158,13 @@ export function PlanScreen() {
     </Page>
   );
 }
+
+/** What has the focus is pressed by Enter and Space; where nothing has, they mean the lift. */
+const unlessFocused = (act: () => void) => (): void => {
+  const focused = document.activeElement?.closest<HTMLElement>('button, a, [role=button], [role=link]');
+  if (focused) focused.click();
+  else act();
+};
 
 const NO_WAY =
   'There is no way to carry this out as things stand now: two of them would stand in one place. Leave the rest as it is, and plan anew.';

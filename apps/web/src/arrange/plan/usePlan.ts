@@ -1,14 +1,14 @@
 import {
-  bodyOf,
   doublesIn,
   HAND_ID,
-  holdsOf,
   inWalkingOrder,
   isNowhere,
+  isOnWall,
+  isSpotOf,
+  sharedRoom,
   stillToDo,
   type Lift,
   type PlaceSpot,
-  type SharedRoom,
   type StillToDo,
 } from '@red-shelf/core';
 import { spotsOf, type Place, type PlanBody } from '@red-shelf/contract';
@@ -28,6 +28,8 @@ export interface Step {
 export interface Carrying extends Pick<StillToDo<string>, 'done' | 'kept' | 'no'> {
   readonly steps: readonly Step[];
   readonly of: number;
+  /** Things whose place is not there any more: they stay where they are. */
+  readonly lost: readonly Living[];
 }
 
 /** The desk of a plan is the bench. */
@@ -36,9 +38,12 @@ const real = (spot: PlaceSpot): PlaceSpot | null =>
 
 /** What of a plan is still to be lifted, from how things stand now, whoever moved what. */
 function carryingOf(body: PlanBody, stash: Stash): Carrying {
-  const target = spotsOf(body, 'to');
+  const wantedAt = spotsOf(body, 'to');
   const things = new Map<string, Living>();
   for (const supply of stash.all) for (const lot of supply.holdings) things.set(lot.id, { supply, lot });
+  const isThere = standingIn(stash);
+  const target = new Map([...wantedAt].filter(([, spot]) => spot === null || isThere(spot)));
+  const lost = [...wantedAt.keys()].flatMap((id) => (target.has(id) ? [] : (things.get(id) ?? [])));
   const now = new Map([...things].map(([id, { lot }]) => [id, lot.spot]));
   const same = doublesIn(
     [...target].flatMap(([id, spot]) => {
@@ -48,7 +53,11 @@ function carryingOf(body: PlanBody, stash: Stash): Carrying {
   );
   const { lifts, done, kept, no } = stillToDo(now, target, same ? { same } : {});
   const rank = new Map(stash.wall.units.map(({ id }, i) => [id, i]));
-  const walked = inWalkingOrder(lifts, (id) => rank.get(id) ?? rank.size, sharedIn(stash, things));
+  const walked = inWalkingOrder(
+    lifts,
+    (id) => rank.get(id) ?? rank.size,
+    sharedRoom(stash.wall.units, things),
+  );
   const wanted = inTheirOrder(target);
   const waiting = new Set(walked.map(({ id }) => id));
   const steps = walked.flatMap((lift): Step[] => {
@@ -57,7 +66,28 @@ function carryingOf(body: PlanBody, stash: Stash): Carrying {
     const to = real(lift.to);
     return [{ thing, from: real(lift.from), to, place: to && placeFor(lift, to, wanted, now, waiting) }];
   });
-  return { steps, done, kept, no, of: done + waiting.size };
+  return { steps, done, kept, no, lost, of: done + waiting.size };
+}
+
+/** Tells whether a spot is there still: its place stands, and has such a cell. */
+function standingIn(stash: Stash): (spot: PlaceSpot) => boolean {
+  const units = new Map(stash.wall.units.map((unit) => [unit.id, unit]));
+  return ({ unitId, cell }) => {
+    const unit = units.get(unitId);
+    return unit?.model != null && isOnWall(unit) && isSpotOf(unit.model, cell);
+  };
+}
+
+/** Where a lift goes back to: where things share a place, before the one that came behind it. */
+export function placeBack({ thing, from }: Step, stash: Stash): Place | null {
+  if (!from) return null;
+  const { unitId, cell, rank } = from;
+  if (cell !== null || unitId === HAND_ID) return { unitId, cell };
+  const behind = stash.all
+    .flatMap(({ holdings }) => holdings)
+    .filter(({ id, spot }) => id !== thing.lot.id && spot?.unitId === unitId && spot.rank >= rank)
+    .sort((p, q) => (p.spot?.rank ?? 0) - (q.spot?.rank ?? 0))[0];
+  return { unitId, cell, ...(behind ? { before: behind.id } : {}) };
 }
 
 /** Lots each shared place is to hold, in their order. */
@@ -85,30 +115,6 @@ function placeFor(
     .slice(row.indexOf(id) + 1)
     .find((each) => now.get(each)?.unitId === unitId && !waiting.has(each));
   return { unitId, cell, ...(next === undefined ? {} : { before: next }) };
-}
-
-/** How much is free where things share a length, a height or a volume. */
-function sharedIn(stash: Stash, things: ReadonlyMap<string, Living>): SharedRoom<string> {
-  const models = new Map(
-    stash.wall.units.flatMap(({ id, model }) =>
-      model && holdsOf(model).shares && holdsOf(model).overflows !== 'too full'
-        ? [[id, holdsOf(model)] as const]
-        : [],
-    ),
-  );
-  return {
-    sizeIn: (lotId, unitId) => {
-      const thing = things.get(lotId);
-      return (thing && models.get(unitId)?.fill([bodyOf(thing.supply, thing.lot).all])?.have) ?? 0;
-    },
-    freeIn: (unitId) => {
-      const holds = models.get(unitId);
-      if (!holds) return null;
-      const there = [...things.values()].filter(({ lot }) => lot.spot?.unitId === unitId);
-      const full = holds.fill(there.map(({ supply, lot }) => bodyOf(supply, lot).all));
-      return full && full.of - full.have;
-    },
-  };
 }
 
 export const useCarrying = (body: PlanBody | undefined, stash: Stash | undefined): Carrying | null =>
