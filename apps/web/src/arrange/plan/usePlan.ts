@@ -74,7 +74,8 @@ function standingIn(stash: Stash): (spot: PlaceSpot) => boolean {
   const units = new Map(stash.wall.units.map((unit) => [unit.id, unit]));
   return ({ unitId, cell }) => {
     const unit = units.get(unitId);
-    return unit?.model != null && isOnWall(unit) && isSpotOf(unit.model, cell);
+    if (!unit?.model) return false;
+    return isOnWall(unit) && isSpotOf(unit.model, cell);
   };
 }
 

@@ -57,7 +57,7 @@ function allocated<T extends Placing>(
   const contents: T[][] = zones.map(() => []);
   const rank = new Map(ordered.map(({ id }, i) => [id, i]));
   const homeless: { item: T; choice: readonly number[] }[] = [];
-  claims.forEach(({ members, zones: choice }, c) => {
+  claims.forEach(({ members, zones: choice, all }, c) => {
     const counts = choice.map((z) => flow[c]?.[z] ?? 0);
     const { staying: used, out: least } = mostUsed(
       members,
@@ -89,7 +89,7 @@ function allocated<T extends Placing>(
       cut ?? counts,
       choice.map((z) => contents[z] ?? []),
     );
-    for (const item of [...over, ...least]) homeless.push({ item, choice });
+    for (const item of [...over, ...least]) homeless.push({ item, choice: all });
   });
   // What was shared out by about how much goes in may still find room by the exact measure.
   for (const { item, choice } of homeless.sort((p, q) => (q.item.uses ?? 0) - (p.item.uses ?? 0))) {

@@ -5,6 +5,8 @@ import type { LeftOverReason, Placing, Zone } from './zones';
 export interface PlaceClass<T> {
   /** Indices of the zones they may live in, in the order of the path. */
   readonly zones: readonly number[];
+  /** With those that are wider than need be. */
+  readonly all: readonly number[];
   readonly members: T[];
 }
 export interface LeftOut<T> {
@@ -36,7 +38,7 @@ export function classesOf<T extends Placing>(
     const key = choice.join();
     const found = classes.get(key);
     if (found) found.members.push(item);
-    else classes.set(key, { zones: choice, members: [item] });
+    else classes.set(key, { zones: choice, all: choice, members: [item] });
   }
   return { classes: narrowest([...classes.values()], zones), out };
 }
