@@ -14,10 +14,8 @@ import { randomStream } from '../../apps/server/src/demo/random.ts';
 
 const DAY = '2026-06-01';
 
-/** A room of so many supplies in units of every template, about 42 things each, most of them in a place. */
-async function roomOf(count: number): Promise<{ stash: Stash; unitIds: string[] }> {
-  const folder = mkdtempSync(join(tmpdir(), 'red-shelf-arrange-'));
-  const store = await openStore(join(folder, 'stash.db'), 'apps/server/drizzle');
+/** A room of so many supplies in units of every template, about 42 things each. */
+export function roomOfAll(count: number): { document: StashDocument; unitIds: string[] } {
   const units = Array.from({ length: Math.round(count / 41.7) }, (_, i): StashDocument['units'][number] => ({
     ...unitFromTemplate(UNIT_TEMPLATES[i % UNIT_TEMPLATES.length]!),
     id: `u${i}`,
@@ -28,11 +26,21 @@ async function roomOf(count: number): Promise<{ stash: Stash; unitIds: string[] 
     removedAt: null,
   }));
   const document = bigRoom(count);
-  await restoreDocument({ store, ports: systemPorts }, { ...document, units: [...document.units, ...units] });
+  return {
+    document: { ...document, units: [...document.units, ...units] },
+    unitIds: units.map(({ id }) => id),
+  };
+}
+
+async function roomOf(count: number): Promise<{ stash: Stash; unitIds: string[] }> {
+  const folder = mkdtempSync(join(tmpdir(), 'red-shelf-arrange-'));
+  const store = await openStore(join(folder, 'stash.db'), 'apps/server/drizzle');
+  const { document, unitIds } = roomOfAll(count);
+  await restoreDocument({ store, ports: systemPorts }, document);
   const stash = await readStash(store.read);
   store.close();
   rmSync(folder, { recursive: true, force: true });
-  return { stash, unitIds: units.map(({ id }) => id) };
+  return { stash, unitIds };
 }
 
 /** Everything stands where a plan had it, but for some that were put back wrongly. */

@@ -18,10 +18,12 @@ interface LiftCardProps {
   readonly step: Step;
   readonly stash: Stash;
   readonly left: number;
+  /** So many from this one on go from the same place to the same other one. */
+  readonly together: number;
 }
 
 /** One lift, large: what, where from, where to, each with its picture. */
-export function LiftCard({ step: { thing, from, to, place }, stash, left }: LiftCardProps) {
+export function LiftCard({ step: { thing, from, to, place }, stash, left, together }: LiftCardProps) {
   const spotName = useSpotName();
   const room = useRoom(stash);
   const { supply, lot } = thing;
@@ -54,6 +56,9 @@ export function LiftCard({ step: { thing, from, to, place }, stash, left }: Lift
         <Side title="to" spot={to} name={where(to)} stash={stash} lotId={lot.id} before={place?.before} />
       </View>
       {next && <Txt>{`Between the others, right before ${next.name}.`}</Txt>}
+      {together >= WORTH_A_TRAY && from?.unitId !== to?.unitId && (
+        <Txt>{sayTogether(together, stash, from, to)}</Txt>
+      )}
       {to?.unitId === HAND_ID && <Txt>It only lies there meanwhile, and goes on from there.</Txt>}
       {isRefusal(answer)
         ? answer.code !== 'taken' && (
@@ -68,6 +73,17 @@ export function LiftCard({ step: { thing, from, to, place }, stash, left }: Lift
           ))}
     </View>
   );
+}
+
+/** From so many on they are taken over together. */
+const WORTH_A_TRAY = 3;
+
+/** "The next 12 go from A Pad rack to B Tray: carry them together, or the whole tray." */
+function sayTogether(count: number, stash: Stash, from: PlaceSpot | null, to: PlaceSpot | null): string {
+  const unit = stash.wall.units.find(({ id }) => id === from?.unitId);
+  const target = stash.wall.units.find(({ id }) => id === to?.unitId);
+  const way = `${unit ? `from ${unitTitle(unit)} ` : ''}to ${target ? unitTitle(target) : 'one place'}`;
+  return `The next ${count} go ${way}: carry them together${unit?.facts.lies ? ', or that tray whole' : ''}.`;
 }
 
 interface SideProps {

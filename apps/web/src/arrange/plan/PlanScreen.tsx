@@ -107,7 +107,7 @@ export function PlanScreen() {
       <Kept carrying={carrying} stash={stash} />
       {now ? (
         <>
-          <LiftCard step={now} stash={stash} left={steps.length} />
+          <LiftCard step={now} stash={stash} left={steps.length} together={inARow(ready)} />
           <View style={styles.acts}>
             <Button label="Done" says="Done: it stands there now" main grow onPress={done} />
             <Button label="Later" says="Put this one off" disabled={steps.length < 2} onPress={putOff} />
@@ -157,6 +157,15 @@ export function PlanScreen() {
       </View>
     </Page>
   );
+}
+
+/** How many lifts from the next one on go the same way: they are carried together. */
+function inARow(steps: readonly Step[]): number {
+  const [first] = steps;
+  const end = steps.findIndex(
+    ({ from, to }) => from?.unitId !== first?.from?.unitId || to?.unitId !== first?.to?.unitId,
+  );
+  return end < 0 ? steps.length : end;
 }
 
 /** What has the focus is pressed by Enter and Space; where nothing has, they mean the lift. */

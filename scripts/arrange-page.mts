@@ -1,0 +1,75 @@
+/**
+ * Opens Arrange over 5,000 supplies in 120 places of every sort and prints how long its answers take and the longest task on the page's
+ * main thread: choosing everything, another order, beginning, and lifts one after another. Needs the app built (npm run demo builds it).
+ *   npx tsx scripts/arrange-page.mts [how many]
+ */
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import playwrightConfig from '../playwright.config.ts';
+import { openStore } from '../apps/server/src/db/open.ts';
+import { systemPorts } from '../apps/server/src/services/ports.ts';
+import { restoreDocument } from '../apps/server/src/services/restore.ts';
+import { startServer } from '../apps/server/src/test/startServer.ts';
+import { roomOfAll } from './arrange/room.mts';
+
+const COUNT = Number(process.argv[2] ?? 5000);
+const folder = mkdtempSync(join(tmpdir(), 'red-shelf-arrange-page-'));
+const db = join(folder, 'stash.db');
+const store = await openStore(db, 'apps/server/drizzle');
+await restoreDocument({ store, ports: systemPorts }, roomOfAll(COUNT).document);
+store.close();
+const { process: server, url } = await startServer(['apps/server/dist/main.js'], { cwd: process.cwd(), db });
+const browser = await chromium.launch(playwrightConfig.projects[0].use.launchOptions);
+const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+await page.addInitScript(() => {
+  const state = window as unknown as { tasks: number[] };
+  state.tasks = [];
+  new PerformanceObserver((list) => {
+    for (const entry of list.getEntries()) state.tasks.push(entry.duration);
+  }).observe({ type: 'longtask', buffered: true });
+});
+
+/** How long something takes until it is shown, and the longest task meanwhile, ms. */
+async function timed(what: string, act: (on: Page) => Promise<unknown>): Promise<void> {
+  await page.evaluate(() => void ((window as unknown as { tasks: number[] }).tasks = []));
+  const begun = Date.now();
+  await act(page);
+  const took = Date.now() - begun;
+  await page.waitForTimeout(400);
+  const tasks = await page.evaluate(() => (window as unknown as { tasks: number[] }).tasks);
+  console.log(`${what}: ${took} ms, longest task on the page ${Math.max(0, ...tasks).toFixed(0)} ms`);
+}
+const worked = (on: Page) => on.getByRole('button', { name: /^(Begin: |Nothing to lift)/ }).waitFor();
+
+await timed(`Arrange opened over ${COUNT} supplies, inks into all places made for them`, async (on) => {
+  await on.goto(`${url}/arrange`);
+  await worked(on);
+});
+await page.getByRole('button', { name: /^What: / }).click();
+for (const kind of ['Markers', 'Cardstock', 'Ribbons', 'Stickers', 'Companions'])
+  await timed(`and ${kind.toLowerCase()}`, async (on) => {
+    const answer = on.waitForResponse((response) => response.url().endsWith('/arrange/preview'));
+    await on.getByRole('checkbox', { name: kind, exact: true }).click();
+    await answer;
+    await on.waitForTimeout(100);
+  });
+await timed('begun', async (on) => {
+  await on.getByRole('button', { name: /^Begin: / }).click();
+  await on.getByRole('button', { name: /^Done/ }).waitFor();
+});
+for (let lift = 1; lift <= 3; lift++)
+  await timed(`lift ${lift}`, async (on) => {
+    const card = on.getByRole('region', { name: /^Lift / });
+    const before = await card.getAttribute('aria-label');
+    await on.getByRole('button', { name: /^Done/ }).click();
+    await on.waitForFunction(
+      (was) =>
+        document.querySelector('[role=region][aria-label^="Lift "]')?.getAttribute('aria-label') !== was,
+      before,
+    );
+  });
+await browser.close();
+server.kill('SIGTERM');
+rmSync(folder, { recursive: true, force: true });
