@@ -25,7 +25,11 @@ function listen<A>(
   router[verb](path, ...(withBody ? [readJson] : []), async (request, response) => {
     const gone = new AbortController();
     response.once('close', () => gone.abort(new Error('Nobody waits for the answer any more')));
-    response.json(await work(request, gone.signal));
+    const answer = await work(request, gone.signal).catch((error: unknown) => {
+      // Nobody is there to hear why it was broken off.
+      if (!gone.signal.aborted) throw error;
+    });
+    if (!response.destroyed) response.json(answer);
   });
 }
 
