@@ -8,8 +8,6 @@ import {
   mayLive,
   formOf,
   hasColour,
-  staysAt,
-  withSpotStaying,
   wayTo,
 } from '@red-shelf/core';
 import type { Place, UnitView } from '@red-shelf/contract';
@@ -37,6 +35,7 @@ import { Note } from '../ui/Note';
 import { Swatch } from '../ui/Swatch';
 import { Txt } from '../ui/Txt';
 import { useWide } from '../ui/useWide';
+import { StaysAct, UnitActs } from './UnitActs';
 
 export interface SlotPanelProps {
   readonly unit: UnitView;
@@ -171,51 +170,6 @@ function Occupied({ living: { supply, lot }, unit, slots, slot, stash }: Occupie
         />
         <Button label="Lift out" grow busy={move.isPending} onPress={() => move.mutate(null)} />
       </View>
-    </>
-  );
-}
-
-/** Says of a spot that arranging leaves it as it is, or may use it again. */
-function StaysAct({ unit, cell }: { readonly unit: UnitView; readonly cell: number }) {
-  const stays = staysAt(unit, cell);
-  const say = useChange(() => {
-    const { version, name, rules, model, parentId } = unit;
-    const facts = withSpotStaying(unit, cell, !stays);
-    const body = { version, name, rules, model, facts, ...(parentId ? { parentId } : {}) };
-    return order(routes.editUnit, { id: unit.id, body });
-  });
-  if (unit.facts.stays || unit.model?.model !== 'grid') return null;
-  return (
-    <Button
-      label={stays ? 'May be arranged again' : 'Leave this slot as it is'}
-      says={
-        stays
-          ? `${addressIn(unit, cell)} may be arranged again`
-          : `Leave ${addressIn(unit, cell)} as it is when things are arranged`
-      }
-      busy={say.isPending}
-      onPress={() => say.mutate(undefined)}
-    />
-  );
-}
-
-/** What can be done with the whole unit: change what it is, or take it off the wall; what lived in it stays in the stash. */
-function UnitActs({ unit, onDone }: { readonly unit: UnitView; readonly onDone: () => void }) {
-  const takeDown = useChange(() =>
-    order(routes.removeUnit, { id: unit.id, body: { version: unit.version } }),
-  );
-  const name = `${unit.label} ${unit.name}`;
-  return (
-    <>
-      <Button
-        label={`Change ${name}`}
-        onPress={() => router.push({ pathname: '/storage', params: { unit: unit.id } })}
-      />
-      <Button
-        label={`Take ${name} down`}
-        busy={takeDown.isPending}
-        onPress={() => takeDown.mutate(undefined, { onSuccess: onDone })}
-      />
     </>
   );
 }
