@@ -40,6 +40,18 @@ export type Pose = z.infer<typeof poseSchema>;
 
 const text = (most: number, what: string) => lineOf(what, most);
 
+/** A cell of a grid, however large the grid gets; both from 0. */
+const rowAndColumn = {
+  row: z
+    .int()
+    .min(0)
+    .max(MOST_ROWS - 1),
+  column: z
+    .int()
+    .min(0)
+    .max(MOST_COLUMNS - 1),
+};
+
 /** What a unit takes. */
 export const unitRulesSchema = z.strictObject({
   /** Kinds it is made for; it takes no others. */
@@ -100,18 +112,7 @@ export const unitFactsSchema = z.strictObject({
   stays: z.boolean().optional(),
   /** Spots of it that arranging leaves as they are, by row and column from 0. */
   spotsStay: z
-    .array(
-      z.strictObject({
-        row: z
-          .int()
-          .min(0)
-          .max(MOST_ROWS - 1),
-        column: z
-          .int()
-          .min(0)
-          .max(MOST_COLUMNS - 1),
-      }),
-    )
+    .array(z.strictObject(rowAndColumn))
     .max(MOST_ROWS * MOST_COLUMNS)
     .optional(),
   /** The unit whose things it takes when that is full. */
@@ -120,14 +121,7 @@ export const unitFactsSchema = z.strictObject({
   spotNames: z
     .array(
       z.strictObject({
-        row: z
-          .int()
-          .min(0)
-          .max(MOST_ROWS - 1),
-        column: z
-          .int()
-          .min(0)
-          .max(MOST_COLUMNS - 1),
+        ...rowAndColumn,
         name: text(24, 'The name of a place').min(1, 'Give the place a name.'),
       }),
     )
