@@ -53,6 +53,11 @@ export const arrangeRequest = z.object({
     .max(2)
     .default([]),
 });
+/** A preview that is asked for may be watched under a name of the client's own. */
+export const previewRequest = arrangeRequest.extend({ watch: z.string().max(64).optional() });
+/** How far a preview has come: so many steps of so many. */
+export const arrangeProgress = z.object({ done: z.int(), total: z.int() });
+export type ArrangeProgress = z.infer<typeof arrangeProgress>;
 export type ArrangeRequest = z.input<typeof arrangeRequest>;
 export type ArrangeAsked = z.output<typeof arrangeRequest>;
 

@@ -6,6 +6,7 @@ export {
   purposesBody,
   type ArrangeAsked,
   type ArrangePreview,
+  type ArrangeProgress,
   type ArrangeRequest,
   type LeftOverView,
   type Remedy,

@@ -37,6 +37,7 @@ export const paths = {
   editUnit: at('PUT', '/api/units/:id'),
   removeUnit: at('POST', '/api/units/:id/remove'),
   previewArrange: at('POST', '/api/arrange/preview'),
+  arrangeProgress: at('GET', '/api/arrange/progress/:id'),
   strips: at('POST', '/api/arrange/strips'),
   startArrange: at('POST', '/api/arrange/start'),
   arrangeBack: at('POST', '/api/arrange/back'),

@@ -1,5 +1,12 @@
 import { z } from 'zod';
-import { arrangePreview, arrangeRequest, strips, stripsRequest } from './arrange';
+import {
+  arrangePreview,
+  arrangeProgress,
+  arrangeRequest,
+  previewRequest,
+  strips,
+  stripsRequest,
+} from './arrange';
 import { addMany, batchEdit, merge, verdictBody } from './batch';
 import { changeView, journalLine, keptView } from './change';
 import { colourName, MOST_NAMES, photoView, readerRequest, reading, scannable } from './devices';
@@ -99,7 +106,8 @@ export const routes = {
   addUnit: route(paths.addUnit, newUnit, changedUnit),
   editUnit: route(paths.editUnit, editedUnit, changedUnit),
   removeUnit: route(paths.removeUnit, z.object({ version: z.int() }), changed),
-  previewArrange: route(paths.previewArrange, arrangeRequest, arrangePreview),
+  previewArrange: route(paths.previewArrange, previewRequest, arrangePreview),
+  arrangeProgress: route(paths.arrangeProgress, nothing, arrangeProgress),
   strips: route(paths.strips, stripsRequest, strips),
   /** Begins a plan that is carried out lift by lift. */
   startArrange: route(paths.startArrange, arrangeRequest.extend({ token: z.string() }), changedRecord),

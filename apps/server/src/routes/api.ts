@@ -4,7 +4,7 @@ import type { z } from 'zod';
 import { mount, mountAsked, mountCommand, type Input } from '../http/route';
 import { asideOf } from '../services/aside';
 import { actOnSupply } from '../services/acts';
-import { applyArrange, previewArrange, startArrange } from '../services/arrange/arrange';
+import { applyArrange, previewArrange, progressOf, startArrange } from '../services/arrange/arrange';
 import { arrangeBack } from '../services/arrange/back';
 import { stripsOf } from '../services/arrange/strips';
 import { readColour } from '../devices/reader';
@@ -46,6 +46,7 @@ export function apiRoutes(context: Context, uploads: Uploads): Router {
   mount(router, routes.journal, async () => ({ changes: await journal(context) }));
   mount(router, routes.getWall, async () => wallNow(context));
   mount(router, routes.previewArrange, ({ body, signal }) => previewArrange(context, body, signal));
+  mount(router, routes.arrangeProgress, ({ params }) => Promise.resolve(progressOf(idOf(params))));
   mount(router, routes.strips, ({ body }) => stripsOf(context, body));
   mount(router, routes.colourNames, ({ body }) => Promise.resolve({ names: suggestColours(body.query) }));
   mount(router, routes.coloursCalled, ({ body }) => Promise.resolve({ names: coloursCalled(body.names) }));

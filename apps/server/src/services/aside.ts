@@ -14,7 +14,7 @@ import type { Command } from './command';
 
 /** How far long work has come. */
 export interface Progress {
-  readonly step: 'reading' | 'checking' | 'writing' | 'photos';
+  readonly step: 'reading' | 'checking' | 'writing' | 'photos' | 'arranging';
   readonly done: number;
   readonly total: number;
 }

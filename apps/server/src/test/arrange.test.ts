@@ -1,5 +1,6 @@
 import {
   arrangePreview,
+  arrangeRequest,
   spotsOf,
   type ArrangePreview,
   type RecordView,
@@ -8,6 +9,8 @@ import {
 } from '@red-shelf/contract';
 import { eq } from 'drizzle-orm';
 import { supplies } from '../db/schema';
+import { previewHere } from '../services/arrange/arrange';
+import { systemPorts } from '../services/ports';
 import { mainOf, makeWorld, type World } from './world';
 
 let world: World;
@@ -262,6 +265,22 @@ test('pads stand with the refills of their colour, collections whole, where that
     .expect(200);
   expect(await order({ together: ['collections'] })).toEqual([kiln.id, foam.id, fern.id]);
   expect(await order({ together: ['companions'] })).toEqual([kiln.id, fern.id, foam.id]);
+});
+
+test('how far a preview is can be asked under the name it was given', async () => {
+  const unit = await world.rack();
+  await pads(GREENS.slice(0, 3));
+  const progress = async () =>
+    (await world.http.get('/api/arrange/progress/mine').expect(200)).body as { done: number; total: number };
+  expect((await progress()).done).toBe(0);
+  await ask('preview', { kinds: ['ink'], unitIds: [unit.id], watch: 'mine' });
+  // It is done, and nobody keeps it in mind any more.
+  expect((await progress()).done).toBe(0);
+  const seen: number[] = [];
+  const context = { store: world.store, ports: systemPorts };
+  const request = arrangeRequest.parse({ kinds: ['ink'], unitIds: [unit.id] });
+  await previewHere(context, request, ({ done, total }) => seen.push(done / total));
+  expect(seen).toEqual([1, 2, 3, 4, 5, 6, 7, 8].map((each) => each / 8));
 });
 
 test('strips show what lies between light to dark and the smoothest, on the person’s own things', async () => {

@@ -10,7 +10,9 @@ import {
 import type { UnitView } from '@red-shelf/contract';
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { router, useLocalSearchParams } from 'expo-router';
+import { useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { v7 } from 'uuid';
 import { call, order, routes } from '../api/client';
 import { keys } from '../api/list';
 import { recordsOf, usePreferences, useRecords, useStash } from '../api/queries';
@@ -64,9 +66,13 @@ export function ArrangeScreen() {
     outOf: choice.outOf.filter((id) => units.some((unit) => unit.id === id) && !chosen.includes(id)),
   };
   const ready = request.kinds.length > 0 && request.unitIds.length > 0;
+  const watch = useRef('');
   const preview = useQuery({
     queryKey: [...keys.arrange, request],
-    queryFn: ({ signal }) => call(routes.previewArrange, { body: request, signal }),
+    queryFn: ({ signal }) => {
+      watch.current = v7();
+      return call(routes.previewArrange, { body: { ...request, watch: watch.current }, signal });
+    },
     enabled: ready,
     placeholderData: keepPreviousData,
   });
@@ -123,6 +129,7 @@ export function ArrangeScreen() {
       {ready && (
         <WorkingOut
           on={preview.isFetching}
+          watch={() => watch.current}
           onStop={() => void client.cancelQueries({ queryKey: keys.arrange })}
         />
       )}

@@ -183,6 +183,32 @@ test('the strip and both figures follow the thumb, and what follows is worked ou
   await waitFor(() => expect(asked().at(-1)?.body).toMatchObject({ near: 1 }));
 });
 
+test('what takes long says how far it is, and can be stopped', async () => {
+  let asked = 0;
+  fakeServer({
+    ...STASH,
+    'POST /api/arrange/strips': STRIPS,
+    'POST /api/arrange/preview': () => PREVIEW,
+    'GET /api/arrange/progress/:id': () => ({ done: ++asked, total: 8 }),
+  });
+  const send = global.fetch;
+  // The answer does not come by itself.
+  global.fetch = ((path: string, init?: RequestInit) =>
+    path.endsWith('/preview')
+      ? new Promise((_, reject) => init?.signal?.addEventListener('abort', () => reject(new Error('gone'))))
+      : send(path, init)) as typeof fetch;
+  show(<ArrangeScreen />);
+  expect(await screen.findByText('Working out what goes where…')).toBeTruthy();
+  await waitFor(() =>
+    expect(screen.getByRole('progressbar', { name: 'How far it is' }).getAttribute('aria-valuenow')).not.toBe(
+      '0',
+    ),
+  );
+  fireEvent.click(screen.getByRole('button', { name: 'Stop working it out' }));
+  await waitFor(() => expect(screen.queryByText('Working out what goes where…')).toBeNull());
+  global.fetch = send;
+});
+
 test('a preview that is no longer true is said, and made again', async () => {
   const sent = fakeServer({
     ...STASH,

@@ -3,13 +3,14 @@ import {
   planOf,
   type ArrangeAsked,
   type ArrangePreview,
+  type ArrangeProgress,
   type ChangeView,
   type RecordView,
 } from '@red-shelf/contract';
 import { liftTimes } from '../../db/eventRepository';
 import { fingerprint } from '../../db/fingerprint';
-import type { Readable } from '../../db/tx';
-import { asideOf } from '../aside';
+import { breathe, type Readable } from '../../db/tx';
+import { asideOf, type Report } from '../aside';
 import type { Context } from '../context';
 import type { Ports } from '../ports';
 import { newRow, recordToView } from '../records';
@@ -47,23 +48,51 @@ function looksAYear({ moving }: Planned, now: string): number {
   );
 }
 
+/** How far previews have come that are watched, by the name a client gave each. */
+const watched = new Map<string, ArrangeProgress>();
+export const progressOf = (watch: string): ArrangeProgress => watched.get(watch) ?? { done: 0, total: STEPS };
+/** Reading, placing, both sides, the lifts. */
+const STEPS = 4;
+
 /** What arranging would do, with figures. Nothing changes; it is worked out beside, where nobody waits for it. */
-export const previewArrange = (
+export async function previewArrange(
   context: Context,
-  request: ArrangeAsked,
+  { watch, ...request }: ArrangeAsked & { readonly watch?: string | undefined },
   signal?: AbortSignal,
-): Promise<ArrangePreview> => asideOf(context)('arrange', request, signal ? { signal } : {});
+): Promise<ArrangePreview> {
+  const report: Report = ({ done, total }) => watch !== undefined && watched.set(watch, { done, total });
+  try {
+    return await asideOf(context)('arrange', request, { report, ...(signal ? { signal } : {}) });
+  } finally {
+    if (watch !== undefined) watched.delete(watch);
+  }
+}
 
 /** The same, here. */
-export async function previewHere({ store, ports }: Context, request: ArrangeAsked): Promise<ArrangePreview> {
+export async function previewHere(
+  { store, ports }: Context,
+  request: ArrangeAsked,
+  report: Report = () => undefined,
+): Promise<ArrangePreview> {
+  let done = 0;
+  const total = STEPS + NEARNESS.length;
+  /** Says how far it is, and lets that be sent. */
+  const next = async (): Promise<void> => {
+    report({ step: 'arranging', done: ++done, total });
+    await breathe();
+  };
   const stash = await readStash(store.read);
   const day = today(ports);
+  await next();
   const planned = plan(stash, request, day);
+  await next();
   const { target, grouping, moving, units, room } = planned;
   const spots = targetOf(planned);
   const before = sideOf(stash, planned, ({ spot }) => spot);
   const after = sideOf(stash, planned, ({ id, spot }) => (spots.has(id) ? (spots.get(id) ?? null) : spot));
+  await next();
   const lifts = liftsOf(stash, planned);
+  await next();
   const others = stash.units.filter(
     ({ id, sort, facts }) => sort === 'unit' && !facts.stays && !request.unitIds.includes(id),
   );
@@ -88,14 +117,23 @@ export async function previewHere({ store, ports }: Context, request: ArrangeAsk
     lifts: lifts.length,
     looksAYear: looksAYear(planned, ports.now()),
     pace: await paceIn(store.read),
-    nearer: moving.length > TRIED_TO ? [] : stopsOf(stash, request, day),
+    nearer: moving.length > TRIED_TO ? [] : await stopsOf(stash, request, day, next),
     token: tokenFor(stash, planned),
   };
 }
 
 /** What other choices of nearness would cost and give; only those that take fewer lifts than the ones before, and the one chosen. */
-function stopsOf(stash: Stash, request: ArrangeAsked, day: string): ArrangePreview['nearer'] {
-  const stops = NEARNESS.map((near) => tried(stash, { ...request, near }, day));
+async function stopsOf(
+  stash: Stash,
+  request: ArrangeAsked,
+  day: string,
+  next: () => Promise<void>,
+): Promise<ArrangePreview['nearer']> {
+  const stops: ArrangePreview['nearer'] = [];
+  for (const near of NEARNESS) {
+    stops.push(tried(stash, { ...request, near }, day));
+    await next();
+  }
   return stops.filter(
     ({ near, lifts }, i) => near === request.near || stops.slice(0, i).every((stop) => lifts < stop.lifts),
   );
