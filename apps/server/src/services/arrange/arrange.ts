@@ -25,7 +25,7 @@ import { sideOf } from './sides';
 const today = ({ now }: Ports): string => now().slice(0, 10);
 
 /** Up to so many things other choices of nearness are tried, too. */
-const TRIED_TO = 1500;
+const TRIED_TO = 600;
 const NEARNESS = [0, 0.25, 0.5, 1] as const;
 
 /** A name for exactly this outcome from exactly this state. */
