@@ -1,4 +1,5 @@
 import type { ArrangePreview } from '@red-shelf/contract';
+import { differenceInYears } from 'date-fns/differenceInYears';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { StyleSheet, View } from 'react-native';
@@ -13,11 +14,16 @@ type Full = ArrangePreview['full'][number];
 const LISTED = 12;
 const month = (day: string): string => format(parseISO(day), 'MMM yyyy');
 
-/** "March 2027 (January to August 2027)"; full now, or not in sight. */
-function sayWhen({ open, when }: Full): string {
+/** Farther away a date says no more than that nobody knows. */
+const FAR_YEARS = 8;
+
+/** "about Mar 2027 (Jan 2027 to Aug 2027)", "about May 2028, hardly before Jan 2027"; full now, or not in sight. */
+export function sayWhen({ open, when }: Full, now = new Date()): string {
   if (open === 0) return 'full now';
   if (!when) return 'not in sight at this pace';
-  return `about ${month(when.median)} (${month(when.low)} to ${month(when.high)})`;
+  const far = differenceInYears(parseISO(when.high), now) >= FAR_YEARS;
+  const range = far ? `, hardly before ${month(when.low)}` : ` (${month(when.low)} to ${month(when.high)})`;
+  return `about ${month(when.median)}${range}`;
 }
 
 interface WhenFullProps {

@@ -1,5 +1,6 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { isWorthIt, sayVerdict } from '../arrange/verdict';
+import { sayWhen } from '../arrange/WhenFull';
 import { saySlot } from '../draw/saySlot';
 import { readAmount } from '../form/amount';
 import { DEFAULT_PREFERENCES } from '../api/queries';
@@ -150,4 +151,15 @@ test('the verdict says what is gained, what it costs and what is left over', () 
   const more = { figures: { ...figures, placed: 7 }, units: [] };
   expect(sayVerdict({ ...long, after: more }).head).toBe('2 things more in place.');
   expect(sayVerdict({ ...plan, lifts: 0 }).head).toBe('In order already.');
+});
+
+test('when a place is full is said as far as it is known', () => {
+  const now = new Date('2026-11-27T00:00:00Z');
+  const full = (open: number, low: string, median: string, high: string) =>
+    sayWhen({ what: 'group', id: 'red', open, when: { low, median, high } }, now);
+  expect(full(3, '2027-01-10', '2027-03-10', '2027-08-10')).toBe('about Mar 2027 (Jan 2027 to Aug 2027)');
+  // What may take twenty years says no more than that.
+  expect(full(1, '2027-01-10', '2028-05-10', '2046-11-01')).toBe('about May 2028, hardly before Jan 2027');
+  expect(full(0, '2026-11-27', '2026-11-27', '2026-11-27')).toBe('full now');
+  expect(sayWhen({ what: 'unit', id: 'u1', open: 9, when: null }, now)).toBe('not in sight at this pace');
 });
