@@ -116,7 +116,8 @@ export async function placeHolding(
     }
     if (twin || part !== undefined)
       await moveSome(recorder, thing, part ?? countOf(thing), to, twin ?? null, () => madeId(ports));
-    else if (!sameSpot(lot.spot, to)) await recorder.move([{ lotId: id, to }, ...others]);
+    else if (!sameSpot(lot.spot, to) || others.length > 0)
+      await recorder.move([{ lotId: id, to }, ...others]);
     const change = await recorder.finish('place', found.supply.name, 1);
     return { supply: supplyToView(await mustFind(tx, lot.supplyId)), change };
   });

@@ -59,8 +59,8 @@ export function foretellPlace(
   });
   const done = (next: SupplyView): Foretold => foretold(naming, 'place', supply.name, { supplies: [next] });
   if (!twin && !part) {
-    if (sameSpot(lot.spot, to)) return done(supply);
-    return beside(known, naming, supply, [{ holdingId: lotId, from: lot.spot, to }], spot?.others);
+    const shift = sameSpot(lot.spot, to) ? [] : [{ holdingId: lotId, from: lot.spot, to }];
+    return beside(known, naming, supply, shift, spot?.others);
   }
   const made = twin ? null : newLot({ id: naming.nextId(), as: lot.as, sizeUm: lot.sizeUm }, supply.id);
   const targetId = (twin ?? made)?.id ?? '';
@@ -87,7 +87,9 @@ function beside(
   }
   const { id, at } = naming;
   const supplies = [...bySupply].map(([supply, all]) =>
-    afterEvent(supply, { act: 'move', id, supplyId: supply.id, at, postings: [], shifts: all }),
+    all.length === 0
+      ? supply
+      : afterEvent(supply, { act: 'move', id, supplyId: supply.id, at, postings: [], shifts: all }),
   );
   return foretold(naming, 'place', moved.name, { supplies });
 }
