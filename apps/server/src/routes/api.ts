@@ -4,7 +4,7 @@ import type { z } from 'zod';
 import { mount, mountAsked, mountCommand, type Input } from '../http/route';
 import { asideOf } from '../services/aside';
 import { actOnSupply } from '../services/acts';
-import { applyArrange, previewArrange, progressOf, startArrange } from '../services/arrange/arrange';
+import { previewArrange, progressOf } from '../services/arrange/arrange';
 import { arrangeBack } from '../services/arrange/back';
 import { stripsOf } from '../services/arrange/strips';
 import { readColour } from '../devices/reader';
@@ -47,7 +47,13 @@ export function apiRoutes(context: Context, uploads: Uploads): Router {
   mount(router, routes.getWall, async () => wallNow(context));
   mount(router, routes.previewArrange, ({ body, signal }) => previewArrange(context, body, signal));
   mount(router, routes.arrangeProgress, ({ params }) => Promise.resolve(progressOf(idOf(params))));
-  mount(router, routes.strips, ({ body }) => stripsOf(context, body));
+  mount(router, routes.strips, ({ body, signal }) => stripsOf(context, body, signal));
+  mountAsked(router, routes.startArrange, (command, { body: { token, ...request } }) =>
+    asideOf(context)('startArrange', { command, request, token }),
+  );
+  mountAsked(router, routes.applyArrange, (command, { body: { token, ...request } }) =>
+    asideOf(context)('applyArrange', { command, request, token }),
+  );
   mount(router, routes.colourNames, ({ body }) => Promise.resolve({ names: suggestColours(body.query) }));
   mount(router, routes.coloursCalled, ({ body }) => Promise.resolve({ names: coloursCalled(body.names) }));
   mount(router, routes.readColour, ({ body }) => Promise.resolve(readColour(body.on)));
@@ -91,13 +97,7 @@ function mountCommands(router: Router, outer: Context): void {
   command(routes.removeUnit, async (context, { params, body }) => ({
     change: await removeUnit(context, idOf(params), body.version),
   }));
-  command(routes.startArrange, (context, { body: { token, ...request } }) =>
-    startArrange(context, request, token),
-  );
   command(routes.arrangeBack, (context, { body }) => arrangeBack(context, body));
-  command(routes.applyArrange, async (context, { body: { token, ...request } }) => ({
-    change: await applyArrange(context, request, token),
-  }));
 }
 
 /** Undo: of a whole stash that was replaced it is done aside, since it replaces a whole stash. */

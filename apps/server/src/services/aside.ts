@@ -6,6 +6,7 @@ import type {
   ImportCommit,
   ImportPreview,
   KeptView,
+  RecordView,
   Strips,
   StripsRequest,
   UploadView,
@@ -23,6 +24,13 @@ export type Report = (progress: Progress) => void;
 interface List<Choices> {
   readonly bytes: Uint8Array;
   readonly choices: Choices;
+}
+
+/** An arrangement that was looked at, to be carried out. */
+interface Agreed {
+  readonly command: Command;
+  readonly request: ArrangeAsked;
+  readonly token: string;
 }
 
 /** Work that takes long, or that reads what nobody here wrote: what is asked, and what is answered. */
@@ -47,6 +55,12 @@ export interface Tasks {
   readonly previewList: { readonly task: List<ImportChoices>; readonly answer: ImportPreview };
   /** What arranging would do. */
   readonly arrange: { readonly task: ArrangeAsked; readonly answer: ArrangePreview };
+  /** Begins a plan, and writes one down as done; planned once more where nothing comes between. */
+  readonly startArrange: {
+    readonly task: Agreed;
+    readonly answer: { record: RecordView; change: ChangeView };
+  };
+  readonly applyArrange: { readonly task: Agreed; readonly answer: { change: ChangeView } };
   /** One order at several smoothnesses. */
   readonly strips: { readonly task: StripsRequest; readonly answer: Strips };
   readonly importList: { readonly task: List<ImportCommit>; readonly answer: ChangeView };

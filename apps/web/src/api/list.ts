@@ -93,12 +93,12 @@ const bringsAll = (client: QueryClient): boolean => {
 export async function refresh(client: QueryClient): Promise<void> {
   // The list's news bring the walls and the records; without a list they are asked for themselves.
   const rest = bringsAll(client) ? [] : [keys.wall, keys.records];
+  // What arranging would do is worked out anew where it is looked at; nothing waits for that.
+  void client.invalidateQueries({ queryKey: keys.arrange });
   await Promise.all([
     // Also while no screen shows the list: walls and records come with it.
     client.refetchQueries({ queryKey: keys.supplies, type: 'all' }),
-    ...[...rest, keys.journal, ['supply'] as const, keys.arrange].map((queryKey) =>
-      client.invalidateQueries({ queryKey }),
-    ),
+    ...[...rest, keys.journal, ['supply'] as const].map((queryKey) => client.invalidateQueries({ queryKey })),
   ]);
 }
 

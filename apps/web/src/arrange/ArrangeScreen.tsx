@@ -32,7 +32,7 @@ import { choiceSchema, isByLightness, MINE, orderingOf, startingWith, type Choic
 import { Nearer } from './choose/Nearer';
 import { OrderChoice } from './choose/OrderChoice';
 import { flip, Places } from './choose/Places';
-import { Smooth } from './choose/Smooth';
+import { Smooth, stripsKey } from './choose/Smooth';
 import { OpenPlans } from './plan/OpenPlans';
 import { Preview } from './Preview';
 import { Swaps } from './Swaps';
@@ -84,6 +84,8 @@ export function ArrangeScreen() {
   if (!stash) return <Waiting error={error} />;
   const plan = ready && !preview.error ? preview.data : undefined;
   const again = { onError: () => void preview.refetch() };
+  /** What is only looked at makes room for what is done. */
+  const calm = (): void => void client.cancelQueries({ queryKey: stripsKey });
   const still = plan === undefined || plan.lifts === 0 || preview.isPlaceholderData;
   return (
     <Page title="Arrange" aside="Nothing moves until you say so">
@@ -116,6 +118,7 @@ export function ArrangeScreen() {
           <Smooth
             stash={stash}
             request={{ kinds, ...ordering }}
+            wait={preview.isFetching || begin.isPending || apply.isPending}
             mine={choice.order === MINE ? preferences : null}
             onChange={change}
           />
@@ -142,20 +145,24 @@ export function ArrangeScreen() {
               main={isWorthIt(plan)}
               disabled={still}
               busy={begin.isPending}
-              onPress={() =>
+              onPress={() => {
+                calm();
                 begin.mutate(plan.token, {
                   ...again,
                   onSuccess: ({ record }) =>
                     router.push({ pathname: '/arrange/plan', params: { plan: record.id } }),
-                })
-              }
+                });
+              }}
             />
             <Button
               label="It stands so already"
               says="It stands so already: write all of it down at once"
               disabled={still}
               busy={apply.isPending}
-              onPress={() => apply.mutate(plan.token, again)}
+              onPress={() => {
+                calm();
+                apply.mutate(plan.token, again);
+              }}
             />
             <PrintButton
               label="Print now and planned"

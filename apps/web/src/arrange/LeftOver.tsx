@@ -1,6 +1,7 @@
 import type { ArrangePreview, Remedy } from '@red-shelf/contract';
 import { findTemplate } from '@red-shelf/core';
 import { router } from 'expo-router';
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Stash } from '../api/queries';
 import { sayLeftOver } from '../copy/reasons';
@@ -20,7 +21,7 @@ interface LeftOverProps {
 }
 
 /** What finds no place, why, and what would be the cheapest way to place it. */
-export function LeftOver({ plan: { leftOver, remedies }, stash }: LeftOverProps) {
+export const LeftOver = memo(function LeftOver({ plan: { leftOver, remedies }, stash }: LeftOverProps) {
   if (leftOver.length === 0) return null;
   return (
     <View style={styles.left}>
@@ -49,7 +50,7 @@ export function LeftOver({ plan: { leftOver, remedies }, stash }: LeftOverProps)
       {leftOver.length > LISTED && <Txt look="quiet">and {many(leftOver.length - LISTED, 'other')}</Txt>}
     </View>
   );
-}
+});
 
 function RemedyLine({ remedy, stash }: { readonly remedy: Remedy; readonly stash: Stash }) {
   const { supplyIds, unitId, template, takes } = remedy;

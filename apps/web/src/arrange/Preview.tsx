@@ -1,5 +1,5 @@
 import type { ArrangePreview } from '@red-shelf/contract';
-import type { ReactNode } from 'react';
+import { useDeferredValue, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Stash } from '../api/queries';
 import { colour, radius, space } from '../theme/tokens';
@@ -25,6 +25,8 @@ const seconds = (of: number | null): string => (of === null ? '–' : `${of.toFi
 /** Before and after side by side, with the figures that tell them apart. */
 export function Preview({ plan, stash, children }: PreviewProps) {
   const verdict = sayVerdict(plan);
+  // The verdict shows at once; what takes drawing and judging follows.
+  const later = useDeferredValue(plan);
   const [before, after] = [plan.before.figures, plan.after.figures];
   const runs = sayRuns(plan, stash.wall.units);
   return (
@@ -47,10 +49,10 @@ export function Preview({ plan, stash, children }: PreviewProps) {
         <Figure label="empty slots" now={String(before.emptySlots)} then={String(after.emptySlots)} />
       </View>
       <WhenFull full={plan.full} stash={stash} />
-      <WouldSuffer plan={plan} stash={stash} />
+      <WouldSuffer plan={later} stash={stash} />
       {children}
-      <Sides plan={plan} stash={stash} />
-      <LeftOver plan={plan} stash={stash} />
+      <Sides plan={later} stash={stash} />
+      <LeftOver plan={later} stash={stash} />
     </View>
   );
 }

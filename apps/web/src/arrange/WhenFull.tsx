@@ -2,6 +2,7 @@ import type { ArrangePreview } from '@red-shelf/contract';
 import { differenceInYears } from 'date-fns/differenceInYears';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Stash } from '../api/queries';
 import { unitTitle } from '../copy/supply';
@@ -32,7 +33,7 @@ interface WhenFullProps {
 }
 
 /** When each family and each place is full at the pace things come in, with how sure that is. */
-export function WhenFull({ full, stash }: WhenFullProps) {
+export const WhenFull = memo(function WhenFull({ full, stash }: WhenFullProps) {
   const [first] = full;
   if (!first) return null;
   const nameOf = ({ what, id }: Full): string => {
@@ -55,7 +56,7 @@ export function WhenFull({ full, stash }: WhenFullProps) {
       <Txt look="quiet">Holds in four of five cases, if things go on coming as they came.</Txt>
     </Folded>
   );
-}
+});
 
 const styles = StyleSheet.create({
   list: { gap: space.xs },

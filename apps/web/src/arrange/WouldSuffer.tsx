@@ -1,6 +1,6 @@
 import { bodyOf, careFor, type CareId } from '@red-shelf/core';
 import type { ArrangePreview, SupplyView, UnitView } from '@red-shelf/contract';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { mainOf, useRoom } from '../api/contents';
 import type { Stash } from '../api/queries';
 import { sayCare } from '../copy/care';
@@ -49,7 +49,7 @@ function sufferingIn(
 const NAMED = 3;
 
 /** Asked of the rules before anything is moved: what the new places would do to what comes there. */
-export function WouldSuffer({ plan, stash }: WouldSufferProps) {
+export const WouldSuffer = memo(function WouldSuffer({ plan, stash }: WouldSufferProps) {
   const room = useRoom(stash);
   const suffering = useMemo(() => sufferingIn(plan, stash, room), [plan, stash, room]);
   return suffering.map(({ rule, unit, things }) => {
@@ -62,4 +62,4 @@ export function WouldSuffer({ plan, stash }: WouldSufferProps) {
       </Note>
     );
   });
-}
+});

@@ -9,6 +9,7 @@ import {
   type Spot,
   type WhiteRefusal,
 } from '@red-shelf/core';
+import { workerAsker } from '../api/askWorker';
 
 export type PhotoQuestion =
   | { readonly ask: 'white'; readonly picture: Picture; readonly spot: Spot }
@@ -32,36 +33,13 @@ export function handlePhoto(question: PhotoQuestion): PhotoAnswer {
   }
 }
 
-let worker: Worker | null | undefined;
-let next = 0;
-const waiting = new Map<number, (answer: PhotoAnswer) => void>();
-
-function startWorker(): Worker | null {
-  try {
-    const made = new Worker(new URL('./photo.worker', window.location.href));
-    made.onmessage = ({ data }: MessageEvent<{ id: number; answer: PhotoAnswer }>) => {
-      waiting.get(data.id)?.(data.answer);
-      waiting.delete(data.id);
-    };
-    return made;
-  } catch {
-    // A browser without workers answers on the screen's own thread.
-    return null;
-  }
-}
+const ask = workerAsker<PhotoQuestion, PhotoAnswer>(
+  () => new Worker(new URL('./photo.worker', window.location.href)),
+  handlePhoto,
+);
 
 /** Asks about a picture, in a worker where there is one. */
-export function askPhoto<Q extends PhotoQuestion>(
+export const askPhoto = <Q extends PhotoQuestion>(
   question: Q,
-): Promise<Extract<PhotoAnswer, { ask: Q['ask'] }>> {
-  worker ??= typeof Worker === 'undefined' ? null : startWorker();
-  const asked = worker;
-  const answer = asked
-    ? new Promise<PhotoAnswer>((done) => {
-        const id = next++;
-        waiting.set(id, done);
-        asked.postMessage({ id, question });
-      })
-    : Promise.resolve(handlePhoto(question));
-  return answer as Promise<Extract<PhotoAnswer, { ask: Q['ask'] }>>;
-}
+): Promise<Extract<PhotoAnswer, { ask: Q['ask'] }>> =>
+  ask(question) as Promise<Extract<PhotoAnswer, { ask: Q['ask'] }>>;

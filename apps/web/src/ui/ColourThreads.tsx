@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { colour } from '../theme/tokens';
 
@@ -13,7 +14,7 @@ interface ColourThreadsProps<T> {
 }
 
 /** Things side by side, a thread of colour each, in the order they would stand. */
-export function ColourThreads<T extends { readonly id: string; readonly hex: string }>({
+function Threads<T extends { readonly id: string; readonly hex: string }>({
   items,
   says,
   height = 72,
@@ -34,6 +35,8 @@ export function ColourThreads<T extends { readonly id: string; readonly hex: str
     </View>
   );
 }
+
+export const ColourThreads = memo(Threads) as typeof Threads;
 
 const styles = StyleSheet.create({
   strip: {

@@ -11,9 +11,11 @@ export interface Ordering extends Scheme {
   /** How smooth the colours follow one another where lightness would decide: 0 light to dark, 1 as smooth as can be. */
   readonly smooth?: number;
   readonly seed?: number;
+  /** How often a path is shaken for each thing in it, to make it shorter; `SHAKES_EACH` where left out. */
+  readonly effort?: number;
 }
 
-/** A path is shaken so often for each thing in it, but for a large stash, so that it is there before anyone waits. */
+/** But for a large stash, so that it is there before anyone waits. */
 const SHAKES_EACH = 4;
 const MOST_SHAKES = 4000;
 
@@ -91,7 +93,7 @@ function smoothed<T extends Sortable>(
   const all = blocks.flat();
   let next = 0;
   const indices = blocks.map((block) => block.map(() => next++));
-  const shakes = Math.min(MOST_SHAKES, SHAKES_EACH * all.length);
+  const shakes = Math.min(MOST_SHAKES, (ordering.effort ?? SHAKES_EACH) * all.length);
   const lightFirst = ordering.lightness === 'light-first';
   return pathInBlocks(
     all.map(({ lab }) => lab),

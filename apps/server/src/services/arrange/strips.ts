@@ -24,10 +24,12 @@ import { supplyToView } from '../views';
 const STOPS = [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1] as const;
 const FEW = [0, 0.25, 0.5, 0.75, 1] as const;
 const MANY = 500;
+/** Theirs are shaken less: the strip of colours is the same to the eye, a mean step within three in a hundred. */
+const LITTLE_EFFORT = 1;
 
 /** One order, tried on the person's own things from by lightness to as smooth as can be; worked out beside. */
-export const stripsOf = (context: Context, request: StripsRequest): Promise<Strips> =>
-  asideOf(context)('strips', request);
+export const stripsOf = (context: Context, request: StripsRequest, signal?: AbortSignal): Promise<Strips> =>
+  asideOf(context)('strips', request, signal ? { signal } : {});
 
 export async function stripsHere({ store }: Context, request: StripsRequest): Promise<Strips> {
   const kinds = new Set<string>(request.kinds);
@@ -40,8 +42,12 @@ export async function stripsHere({ store }: Context, request: StripsRequest): Pr
   const { groupOf } = makeGrouping(ordering.recipes, ordering, pile);
   const light = inOrder(pile, ordering);
   const at = new Map(light.map(({ id }, i) => [id, i]));
-  const stops = (pile.length > MANY ? FEW : STOPS).map((smooth) => {
-    const row = smooth === 0 ? light : inOrder(pile, { ...ordering, smooth });
+  const large = pile.length > MANY;
+  const stops = (large ? FEW : STOPS).map((smooth) => {
+    const row =
+      smooth === 0
+        ? light
+        : inOrder(pile, { ...ordering, smooth, ...(large ? { effort: LITTLE_EFFORT } : {}) });
     const sought = row.map((item) => ({
       group: groupOf(item),
       rank: at.get(item.id) ?? 0,

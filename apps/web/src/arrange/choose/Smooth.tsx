@@ -18,16 +18,20 @@ interface SmoothProps {
   readonly request: Pick<ArrangeRequest, 'kinds' | 'recipes'> & {
     readonly scheme: NonNullable<ArrangeRequest['scheme']>;
   };
+  /** While the arranging itself is worked out, which comes first. */
+  readonly wait: boolean;
   /** How the person's own rainbow stands; null where another order is tried. */
   readonly mine: { readonly smooth: number; readonly lightness: string } | null;
   readonly onChange: (change: { smooth?: number; lightness?: 'light-first' | 'dark-first' }) => void;
 }
 
+export const stripsKey = [...keys.arrange, 'strips'] as const;
+
 /** So long a thumb rests before what follows is worked out anew. */
 const REST_MS = 350;
 
 /** Between the order of lightness and the smoothest path: the strip and both figures follow the thumb. */
-export function Smooth({ stash, request: { kinds, recipes, scheme }, mine, onChange }: SmoothProps) {
+export function Smooth({ stash, request: { kinds, recipes, scheme }, wait, mine, onChange }: SmoothProps) {
   const keep = usePreferenceChange();
   const { smooth = 0, ...rest } = scheme;
   const [thumb, setThumb] = useState(smooth);
@@ -39,8 +43,9 @@ export function Smooth({ stash, request: { kinds, recipes, scheme }, mine, onCha
   });
   const asked = { kinds, ...(recipes ? { recipes } : {}), scheme: rest };
   const { data } = useQuery({
-    queryKey: [...keys.arrange, 'strips', asked],
+    queryKey: [...stripsKey, asked],
     queryFn: ({ signal }) => call(routes.strips, { body: asked, signal }),
+    enabled: !wait,
     placeholderData: keepPreviousData,
   });
   const stop = data && nearestStop(data, thumb);

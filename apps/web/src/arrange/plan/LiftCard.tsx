@@ -1,5 +1,5 @@
 import { HAND_ID, isRefusal, mayLive, type PlaceSpot } from '@red-shelf/core';
-import type { UnitView } from '@red-shelf/contract';
+import type { Place, UnitView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
 import { useContents, useRoom } from '../../api/contents';
 import type { Stash } from '../../api/queries';
@@ -16,6 +16,8 @@ import type { Step } from './usePlan';
 
 interface LiftCardProps {
   readonly step: Step;
+  /** What is asked of the server for it. */
+  readonly place: Place | null;
   readonly stash: Stash;
   readonly left: number;
   /** So many from this one on go from the same place to the same other one. */
@@ -23,7 +25,7 @@ interface LiftCardProps {
 }
 
 /** One lift, large: what, where from, where to, each with its picture. */
-export function LiftCard({ step: { thing, from, to, place }, stash, left, together }: LiftCardProps) {
+export function LiftCard({ step: { thing, from, to }, place, stash, left, together }: LiftCardProps) {
   const spotName = useSpotName();
   const room = useRoom(stash);
   const { supply, lot } = thing;

@@ -6,6 +6,7 @@ import { many } from '../../copy/words';
 import { colour, LIP, radius, space } from '../../theme/tokens';
 import { Button } from '../../ui/Button';
 import { Txt } from '../../ui/Txt';
+import { useGradually } from '../../ui/useGradually';
 import { useCarrying } from './usePlan';
 
 /** Plans that were begun and are not done: gone on with from here, on any device. */
@@ -21,18 +22,21 @@ function Open({
   readonly plan: RecordView & { readonly body: PlanBody };
   readonly stash: Stash;
 }) {
-  const carrying = useCarrying(plan.body, stash);
-  const left = carrying?.steps.length ?? 0;
+  // The page comes first.
+  const carrying = useCarrying(plan.body, useGradually(1) > 0 ? stash : undefined);
+  const left = carrying?.steps.length;
   return (
     <View style={styles.plan} role="region" aria-label={`Begun: ${plan.body.name}`}>
       <View style={styles.words}>
         <Txt look="strong">{plan.body.name}</Txt>
-        <Txt look="quiet">{left === 0 ? 'all of it is done' : `${many(left, 'lift')} to go`}</Txt>
+        <Txt look="quiet">
+          {left === undefined ? ' ' : left === 0 ? 'all of it is done' : `${many(left, 'lift')} to go`}
+        </Txt>
       </View>
       <Button
         label={left === 0 ? 'Look' : 'Go on'}
         says={`Go on with ${plan.body.name}`}
-        main={left > 0}
+        main={left !== 0}
         onPress={() => router.push({ pathname: '/arrange/plan', params: { plan: plan.id } })}
       />
     </View>

@@ -3,6 +3,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { order, routes } from '../../api/client';
+import { useContents } from '../../api/contents';
 import { recordsOf, usePreferences, useRecords, useStash } from '../../api/queries';
 import { useSpotName } from '../../api/spotName';
 import { useChange } from '../../api/useChange';
@@ -14,17 +15,21 @@ import { Note } from '../../ui/Note';
 import { Page } from '../../ui/Page';
 import { PrintButton } from '../../ui/PrintButton';
 import { Txt } from '../../ui/Txt';
+import { useGradually } from '../../ui/useGradually';
 import { useKeys } from '../../ui/useKeys';
 import { Waiting } from '../../ui/Waiting';
 import { Kept } from './Kept';
 import { LiftCard } from './LiftCard';
 import { NextLifts } from './NextLifts';
-import { placeBack, useCarrying, type Step } from './usePlan';
+import { placeBack } from './placeFor';
+import { useCarrying, type Step } from './usePlan';
 
 /** A plan carried out lift by lift: each large, with where from and where to; stopped and gone on with at any time. */
 export function PlanScreen() {
   const { plan: id } = useLocalSearchParams<{ plan?: string }>();
-  const { stash, error } = useStash();
+  const { stash: whole, error } = useStash();
+  // The frame shows first; what thousands of lifts need is made ready after it.
+  const stash = useGradually(1) > 0 ? whole : undefined;
   const { data: records } = useRecords();
   const plan = recordsOf(records, 'plan').find((each) => each.id === id);
   const carrying = useCarrying(plan?.body, stash);
@@ -36,7 +41,7 @@ export function PlanScreen() {
       const lot = stash?.byId
         .get(step.thing.supply.id)
         ?.holdings.find(({ id: each }) => each === step.thing.lot.id);
-      const place = back ? (stash ? placeBack(step, stash) : null) : step.place;
+      const place = !back ? (carrying?.placeOf(step) ?? null) : stash ? placeBack(step, stash) : null;
       return order(routes.placeHolding, {
         id: step.thing.lot.id,
         body: { version: lot?.version ?? step.thing.lot.version, place },
@@ -60,7 +65,13 @@ export function PlanScreen() {
   const { preferences } = usePreferences();
   const sent = useRef<{ step: Step; back: boolean } | null>(null);
   const steps = carrying?.steps ?? [];
-  const ready = steps.filter(({ thing }) => !later.includes(thing.lot.id));
+  const contents = useContents(stash);
+  /** Whether something stands there still that was put off. */
+  const isTaken = ({ thing, to }: Step): boolean => {
+    const there = to && to.cell !== null ? contents.get(to.unitId)?.[to.cell] : null;
+    return there ? there.lot.id !== thing.lot.id : false;
+  };
+  const ready = steps.filter((step) => !later.includes(step.thing.lot.id) && !isTaken(step));
   // What was put off comes when nothing else is left.
   const now = ready[0] ?? steps[0];
   const last = made[0];
@@ -94,6 +105,7 @@ export function PlanScreen() {
     remove.mutate(undefined, { onSuccess: () => router.replace('/arrange') });
   };
   if (!stash || !records) return <Waiting error={error} />;
+  if (plan && !carrying) return <Waiting error={null} />;
   if (!plan || !carrying)
     return (
       <Page title="Arranging">
@@ -107,7 +119,13 @@ export function PlanScreen() {
       <Kept carrying={carrying} stash={stash} />
       {now ? (
         <>
-          <LiftCard step={now} stash={stash} left={steps.length} together={inARow(ready)} />
+          <LiftCard
+            step={now}
+            place={carrying.placeOf(now)}
+            stash={stash}
+            left={steps.length}
+            together={inARow(ready)}
+          />
           <View style={styles.acts}>
             <Button label="Done" says="Done: it stands there now" main grow onPress={done} />
             <Button label="Later" says="Put this one off" disabled={steps.length < 2} onPress={putOff} />

@@ -1,20 +1,18 @@
 import {
-  doublesIn,
   HAND_ID,
-  inWalkingOrder,
   isNowhere,
   isOnWall,
   isSpotOf,
   sharedRoom,
-  stillToDo,
   type Lift,
   type PlaceSpot,
-  type StillToDo,
 } from '@red-shelf/core';
 import { spotsOf, type Place, type PlanBody } from '@red-shelf/contract';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { Living } from '../../api/contents';
 import type { Stash } from '../../api/queries';
+import { placeFor } from './placeFor';
+import { askTodo, sizeKey, withoutDone, type Todo, type TodoQuestion } from './todo';
 
 /** One lift of a plan as it is carried out now. */
 export interface Step {
@@ -22,101 +20,117 @@ export interface Step {
   readonly from: PlaceSpot | null;
   /** Null where it is taken out. */
   readonly to: PlaceSpot | null;
-  /** What is asked of the server. */
-  readonly place: Place | null;
 }
-export interface Carrying extends Pick<StillToDo<string>, 'done' | 'kept' | 'no'> {
+export interface Carrying extends Pick<Todo, 'done' | 'kept' | 'no'> {
   readonly steps: readonly Step[];
   readonly of: number;
   /** Things whose place is not there any more: they stay where they are. */
   readonly lost: readonly Living[];
+  /** What is asked of the server for a step. */
+  readonly placeOf: (step: Step) => Place | null;
 }
 
 /** The desk of a plan is the bench. */
 const real = (spot: PlaceSpot): PlaceSpot | null =>
   isNowhere(spot) ? null : spot.unitId === 'desk' ? { unitId: HAND_ID, cell: null, rank: 0 } : spot;
 
-/** What of a plan is still to be lifted, from how things stand now, whoever moved what. */
-function carryingOf(body: PlanBody, stash: Stash): Carrying {
-  const wantedAt = spotsOf(body, 'to');
-  const things = new Map<string, Living>();
-  for (const supply of stash.all) for (const lot of supply.holdings) things.set(lot.id, { supply, lot });
-  const isThere = standingIn(stash);
-  const target = new Map([...wantedAt].filter(([, spot]) => spot === null || isThere(spot)));
-  const lost = [...wantedAt.keys()].flatMap((id) => (target.has(id) ? [] : (things.get(id) ?? [])));
-  const now = new Map([...things].map(([id, { lot }]) => [id, lot.spot]));
-  const same = doublesIn(
-    [...target].flatMap(([id, spot]) => {
-      const thing = (spot?.cell ?? null) === null ? undefined : things.get(id);
-      return thing ? [{ ...thing.lot, supplyId: thing.supply.id }] : [];
-    }),
-  );
-  const { lifts, done, kept, no } = stillToDo(now, target, same ? { same } : {});
-  const rank = new Map(stash.wall.units.map(({ id }, i) => [id, i]));
-  const walked = inWalkingOrder(
-    lifts,
-    (id) => rank.get(id) ?? rank.size,
-    sharedRoom(stash.wall.units, things),
-  );
-  const wanted = inTheirOrder(target);
-  const waiting = new Set(walked.map(({ id }) => id));
-  const steps = walked.flatMap((lift): Step[] => {
-    const thing = things.get(lift.id);
-    if (!thing) return [];
-    const to = real(lift.to);
-    return [{ thing, from: real(lift.from), to, place: to && placeFor(lift, to, wanted, now, waiting) }];
-  });
-  return { steps, done, kept, no, lost, of: done + waiting.size };
-}
+const thingsOf = (stash: Stash): ReadonlyMap<string, Living> =>
+  new Map(stash.all.flatMap((supply) => supply.holdings.map((lot) => [lot.id, { supply, lot }] as const)));
 
-/** Tells whether a spot is there still: its place stands, and has such a cell. */
-function standingIn(stash: Stash): (spot: PlaceSpot) => boolean {
-  const units = new Map(stash.wall.units.map((unit) => [unit.id, unit]));
-  return ({ unitId, cell }) => {
+/** Where a plan wants things, as far as such a spot is there still; and what lost its place. */
+function wantedIn(body: PlanBody, { wall }: Stash) {
+  const units = new Map(wall.units.map((unit) => [unit.id, unit]));
+  const isThere = ({ unitId, cell }: PlaceSpot): boolean => {
     const unit = units.get(unitId);
-    if (!unit?.model) return false;
-    return isOnWall(unit) && isSpotOf(unit.model, cell);
+    return unit?.model !== undefined && unit.model !== null && isOnWall(unit) && isSpotOf(unit.model, cell);
+  };
+  const wanted = [...spotsOf(body, 'to')];
+  return {
+    target: new Map(wanted.filter(([, spot]) => spot === null || isThere(spot))),
+    lost: wanted.flatMap(([id, spot]) => (spot === null || isThere(spot) ? [] : [id])),
   };
 }
 
-/** Where a lift goes back to: where things share a place, before the one that came behind it. */
-export function placeBack({ thing, from }: Step, stash: Stash): Place | null {
-  if (!from) return null;
-  const { unitId, cell, rank } = from;
-  if (cell !== null || unitId === HAND_ID) return { unitId, cell };
-  const behind = stash.all
-    .flatMap(({ holdings }) => holdings)
-    .filter(({ id, spot }) => id !== thing.lot.id && spot?.unitId === unitId && spot.rank >= rank)
-    .sort((p, q) => (p.spot?.rank ?? 0) - (q.spot?.rank ?? 0))[0];
-  return { unitId, cell, ...(behind ? { before: behind.id } : {}) };
+/** All that decides what is still to be lifted, small enough to be sent to a worker. */
+function questionOf(
+  target: TodoQuestion['target'],
+  { wall }: Stash,
+  things: ReadonlyMap<string, Living>,
+): TodoQuestion {
+  const room = sharedRoom(wall.units, things);
+  const free = new Map<string, number>();
+  const sizes = new Map<string, number>();
+  const lots: TodoQuestion['lots'][number][] = [];
+  for (const [id, spot] of target) {
+    const thing = things.get(id);
+    if (!thing) continue;
+    if (spot && spot.cell !== null) lots.push({ ...thing.lot, supplyId: thing.supply.id });
+    for (const each of [spot, thing.lot.spot]) {
+      if (!each || each.cell !== null) continue;
+      const left = free.get(each.unitId) ?? room.freeIn(each.unitId);
+      if (left === null) continue;
+      free.set(each.unitId, left);
+      sizes.set(sizeKey(id, each.unitId), room.sizeIn(id, each.unitId));
+    }
+  }
+  const now = new Map([...things].map(([id, { lot }]) => [id, lot.spot]));
+  const ranks = new Map(wall.units.map(({ id }, i) => [id, i]));
+  return { now, target, lots, ranks, free, sizes };
 }
 
-/** Lots each shared place is to hold, in their order. */
-function inTheirOrder(target: ReadonlyMap<string, PlaceSpot | null>): ReadonlyMap<string, string[]> {
-  const rows = new Map<string, { id: string; rank: number }[]>();
-  for (const [id, spot] of target)
-    if (spot?.cell === null)
-      rows.set(spot.unitId, [...(rows.get(spot.unitId) ?? []), { id, rank: spot.rank }]);
-  return new Map(
-    [...rows].map(([unitId, row]) => [unitId, row.sort((p, q) => p.rank - q.rank).map(({ id }) => id)]),
+/** What of a plan is still to be lifted, from how things stand now, whoever moved what. */
+function carryingOf(
+  { lifts, done, kept, no }: Todo,
+  { now, target }: TodoQuestion,
+  things: ReadonlyMap<string, Living>,
+  lost: readonly string[],
+): Carrying {
+  const waiting = new Set(lifts.map(({ id }) => id));
+  const steps = lifts.flatMap(({ id, from, to }: Lift<string>): Step[] => {
+    const thing = things.get(id);
+    return thing ? [{ thing, from: real(from), to: real(to) }] : [];
+  });
+  return {
+    ...{ steps, done, kept, no, of: done + waiting.size },
+    lost: lost.flatMap((id) => things.get(id) ?? []),
+    placeOf: (step) => placeFor(step, target, now, waiting),
+  };
+}
+
+interface Known {
+  readonly question: TodoQuestion;
+  readonly todo: Todo;
+}
+
+/** Null until it is known. */
+export function useCarrying(body: PlanBody | undefined, stash: Stash | undefined): Carrying | null {
+  const [known, setKnown] = useState<Known | null>(null);
+  const units = stash?.wall.units;
+  const wanted = useMemo(() => (body && stash ? wantedIn(body, stash) : null), [body, units]);
+  const things = useMemo(() => (stash ? thingsOf(stash) : null), [stash]);
+  const question = useMemo(
+    () => (wanted && stash && things ? questionOf(wanted.target, stash, things) : null),
+    [wanted, stash, things],
+  );
+  // What a lift changes is known at once; anything else is asked.
+  const told = useMemo((): Known | null => {
+    if (!known || !question || known.question === question) return known;
+    const todo = withoutDone(known.todo, known.question, question);
+    return todo ? { question, todo } : known;
+  }, [known, question]);
+  useEffect(() => {
+    if (!question || told?.question === question) return undefined;
+    let left = false;
+    void askTodo(question).then((todo) => left || setKnown({ question, todo }));
+    return () => {
+      left = true;
+    };
+  }, [question, told]);
+  return useMemo(
+    () =>
+      told && things && wanted && told.question.target === wanted.target
+        ? carryingOf(told.todo, told.question, things, wanted.lost)
+        : null,
+    [told, things, wanted],
   );
 }
-
-/** Where things share a place, one is set down before the next of its order that is there. */
-function placeFor(
-  { id }: Lift<string>,
-  { unitId, cell }: PlaceSpot,
-  wanted: ReadonlyMap<string, readonly string[]>,
-  now: ReadonlyMap<string, PlaceSpot | null>,
-  waiting: ReadonlySet<string>,
-): Place {
-  if (cell !== null || unitId === HAND_ID) return { unitId, cell };
-  const row = wanted.get(unitId) ?? [];
-  const next = row
-    .slice(row.indexOf(id) + 1)
-    .find((each) => now.get(each)?.unitId === unitId && !waiting.has(each));
-  return { unitId, cell, ...(next === undefined ? {} : { before: next }) };
-}
-
-export const useCarrying = (body: PlanBody | undefined, stash: Stash | undefined): Carrying | null =>
-  useMemo(() => (body && stash ? carryingOf(body, stash) : null), [body, stash]);

@@ -22,8 +22,8 @@ const MOST_AT_ONCE = 1200;
  * trying on colours drawn from lists (scripts/arrange.mts). In larger families a rise weighs more: their steps are shorter, and most
  * pairs are theirs.
  */
-const HALFWAY = 0.46;
-const WITH_SIZE = 0.4;
+const HALFWAY = 0.68;
+const WITH_SIZE = 0.3;
 const LEAST_SMOOTH = 0.05;
 
 /** What a rise in lightness costs against the direction in a family so large, in ΔE a unit of L*. */
@@ -40,15 +40,19 @@ export function pathInBlocks(
   options: PathOptions,
 ): readonly number[] {
   const filled = blocks.filter((block) => block.length > 0);
-  if (filled.reduce((sum, block) => sum + block.length, 0) <= MOST_AT_ONCE)
-    return together(labs, filled, options);
+  const all = filled.reduce((sum, block) => sum + block.length, 0);
+  if (all <= MOST_AT_ONCE) return together(labs, filled, options);
   const path: number[] = [];
   for (const block of filled)
     for (let from = 0; from < block.length; from += MOST_AT_ONCE) {
       const before = path.at(-1);
       const part = [block.slice(from, from + MOST_AT_ONCE)];
       // What stands before is where it begins.
-      const joined = together(labs, before === undefined ? part : [[before], ...part], options);
+      const joined = together(labs, before === undefined ? part : [[before], ...part], {
+        ...options,
+        // What they are shaken is shared out among the parts.
+        shakes: Math.ceil((options.shakes * (part[0]?.length ?? 0)) / all),
+      });
       path.push(...(before === undefined ? joined : joined.slice(1)));
     }
   return path;

@@ -221,14 +221,21 @@ export class Tour {
   }
 }
 
-/** The nearest nodes of each, the nearest first. */
+/** The nearest nodes of each, the nearest first; of equally near ones the one with the lower number. */
 function nearestOf({ n, cost }: Costs, wide: number): Int32Array {
   const near = new Int32Array(n * wide);
   for (let i = 0; i < n; i++) {
-    const row = cost.subarray(i * n, (i + 1) * n);
-    const others = Array.from({ length: n }, (_, j) => j).filter((j) => j !== i);
-    others.sort((p, q) => (row[p] as number) - (row[q] as number));
-    for (let k = 0; k < wide; k++) near[i * wide + k] = others[k] as number;
+    const at = i * wide;
+    let have = 0;
+    for (let j = 0; j < n; j++) {
+      if (j === i) continue;
+      const apart = cost[i * n + j] as number;
+      if (have === wide && apart >= (cost[i * n + (near[at + wide - 1] as number)] as number)) continue;
+      let k = have < wide ? have++ : wide - 1;
+      for (; k > 0 && (cost[i * n + (near[at + k - 1] as number)] as number) > apart; k--)
+        near[at + k] = near[at + k - 1] as number;
+      near[at + k] = j;
+    }
   }
   return near;
 }
