@@ -248,9 +248,10 @@ export { rainbowOrder, type RainbowScheme, type Within } from './arrange/rainbow
 export { SCHOOLS, type School } from './arrange/schools';
 export { keepTogether } from './arrange/together';
 export { remediesFor, type RemedyFor } from './arrange/remedies';
-export { inOrder, type Ordering } from './arrange/inOrder';
+export { inOrder, inOrders, type Ordering } from './arrange/inOrder';
 export { shelfFigures, type ShelfFigures } from './arrange/figures';
 export { makeGrouping, type Grouping } from './arrange/groups';
+export { shareOut } from './arrange/spread';
 export { growthOf, SETTLING_MS, withGaps } from './arrange/growth';
 export { allocate } from './arrange/place/allocate';
 export type { AllocateOptions, Allocation, Continued } from './arrange/place/allocation';

@@ -3,7 +3,7 @@ import { makerCounts } from './counts';
 import { headingOf, type Recipe, type Sortable } from './headings';
 import { makeRecipesOrder, recipeOf, type Recipes } from './recipe';
 import type { Scheme } from './scheme';
-import { pathInBlocks } from './smooth/inBlocks';
+import { pathsInBlocks } from './smooth/inBlocks';
 
 /** How a person puts things in order. */
 export interface Ordering extends Scheme {
@@ -17,24 +17,42 @@ export interface Ordering extends Scheme {
 
 /** But for a large stash, so that it is there before anyone waits. */
 const SHAKES_EACH = 4;
-const MOST_SHAKES = 4000;
+const MOST_SHAKES = 3000;
 
 /**
  * Things in the order of their recipes; where lightness would decide, along a path as smooth as asked for. Total, and the same for one
  * seed however they came in. n log n by lightness; smooth, n² in each stretch that stands under the same headings. Throws
  * RangeError for a smoothness that is not from 0 to 1.
  */
-export function inOrder<T extends Sortable>(items: readonly T[], ordering: Ordering): T[] {
-  const { recipes, smooth = 0, seed = 1 } = ordering;
-  if (!(smooth >= 0 && smooth <= 1)) throw new RangeError(`How smooth goes from 0 to 1; ${smooth} does not.`);
-  const sorted = [...items].sort(makeRecipesOrder(recipes, ordering, items));
-  if (smooth === 0 || items.length < 3) return sorted;
+export const inOrder = <T extends Sortable>(items: readonly T[], ordering: Ordering): T[] =>
+  inOrders(items, ordering, [ordering.smooth ?? 0])[0] ?? [];
+
+/** The same at several smoothnesses, quicker than one by one: a row for each. */
+export function inOrders<T extends Sortable>(
+  items: readonly T[],
+  ordering: Ordering,
+  smooths: readonly number[],
+): T[][] {
+  const wrong = smooths.find((smooth) => !(smooth >= 0 && smooth <= 1));
+  if (wrong !== undefined) throw new RangeError(`How smooth goes from 0 to 1; ${wrong} does not.`);
+  const sorted = [...items].sort(makeRecipesOrder(ordering.recipes, ordering, items));
+  const bent = smooths.filter((smooth) => smooth > 0);
+  const rows = items.length < 3 ? [] : smoothRows(sorted, ordering, bent);
+  return smooths.map((smooth) => rows[bent.indexOf(smooth)] ?? sorted);
+}
+
+function smoothRows<T extends Sortable>(
+  sorted: readonly T[],
+  ordering: Ordering,
+  smooths: readonly number[],
+): T[][] {
+  if (smooths.length === 0) return [];
   const { headOf, hostOf } = readers(sorted, ordering);
-  const row: T[] = [];
+  const rows = smooths.map((): T[] => []);
   /** Stretches under one heading that lightness orders, with what stands behind each of their things. */
   let blocks: T[][] = [];
   const close = (): void => {
-    row.push(...smoothed(blocks, ordering, smooth, seed));
+    smoothed(blocks, ordering, smooths).forEach((part, i) => rows[i]?.push(...part));
     blocks = [];
   };
   const behind = new Map<string, T[]>();
@@ -46,14 +64,15 @@ export function inOrder<T extends Sortable>(items: readonly T[], ordering: Order
       continue;
     }
     const head = headOf(item);
-    if (head === null) close();
-    if (head === null) row.push(item);
-    else if (head === last && blocks.length > 0) blocks.at(-1)?.push(item);
+    if (head === null) {
+      close();
+      for (const row of rows) row.push(item);
+    } else if (head === last && blocks.length > 0) blocks.at(-1)?.push(item);
     else blocks.push([item]);
     last = head;
   }
   close();
-  return row.flatMap((item) => [item, ...(behind.get(item.id) ?? [])]);
+  return rows.map((row) => row.flatMap((item) => [item, ...(behind.get(item.id) ?? [])]));
 }
 
 /** What smoothing asks of each thing: the headings it stands under, null where a name or a code decides; and what it stands behind. */
@@ -84,20 +103,20 @@ function readers<T extends Sortable>(
   };
 }
 
+/** Blocks of things, each made a path, at each smoothness. */
 function smoothed<T extends Sortable>(
   blocks: readonly T[][],
-  ordering: Ordering,
-  smooth: number,
-  seed: number,
-): T[] {
+  { lightness, seed = 1, effort = SHAKES_EACH }: Ordering,
+  smooths: readonly number[],
+): T[][] {
   const all = blocks.flat();
   let next = 0;
   const indices = blocks.map((block) => block.map(() => next++));
-  const shakes = Math.min(MOST_SHAKES, (ordering.effort ?? SHAKES_EACH) * all.length);
-  const lightFirst = ordering.lightness === 'light-first';
-  return pathInBlocks(
+  const shakes = Math.min(MOST_SHAKES, effort * all.length);
+  return pathsInBlocks(
     all.map(({ lab }) => lab),
     indices,
-    { smooth, lightFirst, shakes, seed },
-  ).flatMap((i) => all[i] ?? []);
+    smooths,
+    { lightFirst: lightness === 'light-first', shakes, seed },
+  ).map((path) => path.flatMap((i) => all[i] ?? []));
 }

@@ -45,7 +45,7 @@ export const hexOfLab = (lab: Lab): string => formatHex(toRgb({ mode: 'lab65', .
  * Formula: Sharma, Wu & Dalal, "The CIEDE2000 Color-Difference Formula", Color Res. Appl. 30 (2005).
  */
 export const ciede2000 = (x: Lab, y: Lab): number =>
-  difference({ mode: 'lab65', ...x }, { mode: 'lab65', ...y });
+  difference({ mode: 'lab65', l: x.l, a: x.a, b: x.b }, { mode: 'lab65', l: y.l, a: y.a, b: y.b });
 
 /** CIEDE2000 between two sRGB hex colours; about 1 is just visible side by side. */
 export const colourDifference = (hexA: string, hexB: string): number => ciede2000(labOf(hexA), labOf(hexB));

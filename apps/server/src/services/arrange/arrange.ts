@@ -102,7 +102,7 @@ export async function previewHere(
     before,
     after,
     held: [...target.held].flatMap(([unitId, slots]) =>
-      request.scheme?.picture ? [] : [...slots].map(([slot, group]) => ({ unitId, slot, group })),
+      [...slots].map(([slot, group]) => ({ unitId, slot, group })),
     ),
     leftOver: target.leftOver.map(({ item, reason }) => ({ supplyId: item.supplyId, reason })),
     remedies: remediesFor(
@@ -117,7 +117,7 @@ export async function previewHere(
     lifts: lifts.length,
     looksAYear: looksAYear(planned, ports.now()),
     pace: await paceIn(store.read),
-    nearer: moving.length > TRIED_TO ? [] : await stopsOf(stash, request, day, next),
+    nearer: moving.length > TRIED_TO ? [] : await stopsOf(stash, planned, request.near, next),
     token: tokenFor(stash, planned),
   };
 }
@@ -125,28 +125,27 @@ export async function previewHere(
 /** What other choices of nearness would cost and give; only those that take fewer lifts than the ones before, and the one chosen. */
 async function stopsOf(
   stash: Stash,
-  request: ArrangeAsked,
-  day: string,
+  planned: Planned,
+  chosen: number,
   next: () => Promise<void>,
 ): Promise<ArrangePreview['nearer']> {
   const stops: ArrangePreview['nearer'] = [];
   for (const near of NEARNESS) {
-    stops.push(tried(stash, { ...request, near }, day));
+    stops.push(tried(stash, near === chosen ? planned : planned.placedNear(near), near));
     await next();
   }
   return stops.filter(
-    ({ near, lifts }, i) => near === request.near || stops.slice(0, i).every((stop) => lifts < stop.lifts),
+    ({ near, lifts }, i) => near === chosen || stops.slice(0, i).every((stop) => lifts < stop.lifts),
   );
 }
 
 /** What another nearness to today would cost and give. */
-function tried(stash: Stash, request: ArrangeAsked, day: string): ArrangePreview['nearer'][number] {
-  const planned = plan(stash, request, day);
+function tried(stash: Stash, planned: Planned, near: number): ArrangePreview['nearer'][number] {
   const spots = targetOf(planned);
   const { figures } = sideOf(stash, planned, ({ id, spot }) =>
     spots.has(id) ? (spots.get(id) ?? null) : spot,
   );
-  return { near: request.near, lifts: liftsOf(stash, planned).length, inOrder: figures.inOrder };
+  return { near, lifts: liftsOf(stash, planned).length, inOrder: figures.inOrder };
 }
 
 const isEmpty = (side: ArrangePreview['before'], unitId: string): boolean =>

@@ -13,7 +13,6 @@ import {
   makeGrouping,
   reachesIn,
   staysAt,
-  twoWay,
   type Allocation,
   type Grouping,
   type PlaceSpot,
@@ -38,6 +37,7 @@ import { standingUnits } from '../../db/unitRepository';
 import { notFound, Refusal } from '../refusal';
 import { supplyToView, unitToView } from '../views';
 import { toItem, type Item } from './item';
+import { asPictures, type Pictures } from './picture';
 import { byReach, refuseAway, toPathUnit } from './path';
 
 /** The stash as arranging needs it, read once. */
@@ -65,6 +65,8 @@ export interface Planned {
   readonly target: Allocation<Item>;
   readonly room: RoomNow;
   readonly reachOf: (unitId: string) => Reach['reach'];
+  /** The same, nearer to today or farther from it. */
+  readonly placedNear: (near: number) => Planned;
 }
 
 /** Where everything that is arranged is to go; null for what finds no place. */
@@ -94,22 +96,18 @@ export function plan(stash: Stash, request: ArrangeAsked, today: string): Planne
   const path = into
     .filter(({ facts }) => !facts.stays)
     .map((unit) => toPathUnit(unit, staying.get(unit.id) ?? [], room));
-  const target = allocate(ordered, path, {
-    groupOf,
-    growth: withGaps(growthOf(grown, Date.parse(today)), gapsIn(stash, request, grouping.by)),
-    near: request.near,
-    ...(request.begin === 'anywhere' ? {} : { begin: request.begin }),
-  });
-  return {
-    grouping,
-    units: places,
-    moving,
-    rank: new Map(ordered.map(({ id }, i) => [id, i])),
-    sortable,
-    target: request.scheme?.picture ? asPictures(target, into, staying) : target,
-    room,
-    reachOf,
+  const growth = withGaps(growthOf(grown, Date.parse(today)), gapsIn(stash, request, grouping.by));
+  const rank = new Map(ordered.map(({ id }, i) => [id, i]));
+  const made: Pictures = new Map();
+  const placedNear = (near: number): Planned => {
+    const begin = request.begin === 'anywhere' ? {} : { begin: request.begin };
+    const inARow = allocate(ordered, path, { groupOf, growth, near, ...begin });
+    const target = request.scheme?.picture
+      ? asPictures(inARow, { units: into, path, staying, groupOf, growth, near, made })
+      : inARow;
+    return { grouping, units: places, moving, rank, sortable, target, room, reachOf, placedNear };
   };
+  return placedNear(request.near);
 }
 
 function placesOf({ units: standing }: Stash, request: ArrangeAsked) {
@@ -206,24 +204,3 @@ function lotsInOrder(
 }
 /** A pad, its refill, its foam, the card and marker of its colour: they have one colour name. */
 const companionsOf = ({ of }: Item): string | null => colourNameOf(of.name) || null;
-/** Racks that are filled with nothing else, each as a picture of what goes into it. */
-function asPictures(
-  target: Allocation<Item>,
-  units: readonly UnitView[],
-  staying: ReadonlyMap<string, readonly Item[]>,
-): Allocation<Item> {
-  const spots = new Map(target.spots);
-  const pictured = target.units.map(({ unit, slots }) => {
-    const model = units.find(({ id }) => id === unit.id)?.model;
-    const things = slots.flatMap((slot) => slot ?? []);
-    if (model?.model !== 'grid' || (staying.get(unit.id)?.length ?? 0) > 0 || things.length === 0)
-      return { unit, slots };
-    const size = { rows: model.rowsUm.length, columns: model.columnsUm.length };
-    const seen = things.map((item) => ({ id: item.id, hex: item.of.hex, finish: item.of.finish, item }));
-    if (seen.length > size.rows * size.columns) return { unit, slots };
-    const row = twoWay(seen, size).map((each) => each?.item ?? null);
-    row.forEach((item, cell) => item && spots.set(item.id, { unitId: unit.id, cell, rank: 0 }));
-    return { unit, slots: [...row, ...slots.slice(row.length).map(() => null)] };
-  });
-  return { ...target, units: pictured, spots };
-}

@@ -2,7 +2,7 @@ import {
   ciede2000,
   DEFAULT_SCHEME,
   hasColour,
-  inOrder,
+  inOrders,
   inStash,
   lookUp,
   makeGrouping,
@@ -40,14 +40,12 @@ export async function stripsHere({ store }: Context, request: StripsRequest): Pr
     .map((supply) => toSortable(supply, collections));
   const ordering = { ...DEFAULT_SCHEME, ...request.scheme, recipes: request.recipes ?? {} };
   const { groupOf } = makeGrouping(ordering.recipes, ordering, pile);
-  const light = inOrder(pile, ordering);
-  const at = new Map(light.map(({ id }, i) => [id, i]));
   const large = pile.length > MANY;
-  const stops = (large ? FEW : STOPS).map((smooth) => {
-    const row =
-      smooth === 0
-        ? light
-        : inOrder(pile, { ...ordering, smooth, ...(large ? { effort: LITTLE_EFFORT } : {}) });
+  const smooths = large ? FEW : STOPS;
+  const rows = inOrders(pile, { ...ordering, ...(large ? { effort: LITTLE_EFFORT } : {}) }, smooths);
+  const light = rows[0] ?? [];
+  const at = new Map(light.map(({ id }, i) => [id, i]));
+  const stops = rows.map((row, i) => {
     const sought = row.map((item) => ({
       group: groupOf(item),
       rank: at.get(item.id) ?? 0,
@@ -55,7 +53,7 @@ export async function stripsHere({ store }: Context, request: StripsRequest): Pr
       reach: 'near' as const,
     }));
     return {
-      smooth,
+      smooth: smooths[i] ?? 0,
       row: row.map(({ id }) => at.get(id) ?? 0),
       meanStep: meanStep(row),
       byLightness: lookUp([sought]).inOrder,

@@ -34,28 +34,76 @@ const riseCost = (smooth: number, size: number): number =>
  * The order of colours that stand in blocks one behind another: a short path by CIEDE2000 through all of them, block after block. Less
  * smooth, each rise in lightness against the direction costs besides. Indices into `labs`; each block is a list of them.
  */
-export function pathInBlocks(
+export const pathInBlocks = (
   labs: readonly Lab[],
   blocks: readonly (readonly number[])[],
-  options: PathOptions,
-): readonly number[] {
+  { smooth, ...options }: PathOptions,
+): readonly number[] => pathsInBlocks(labs, blocks, [smooth], options)[0] ?? [];
+
+/** The same at several smoothnesses: what colours differ by is worked out once for all. A path for each. */
+export function pathsInBlocks(
+  labs: readonly Lab[],
+  blocks: readonly (readonly number[])[],
+  smooths: readonly number[],
+  options: Omit<PathOptions, 'smooth'>,
+): (readonly number[])[] {
   const filled = blocks.filter((block) => block.length > 0);
   const all = filled.reduce((sum, block) => sum + block.length, 0);
-  if (all <= MOST_AT_ONCE) return together(labs, filled, options);
-  const path: number[] = [];
-  for (const block of filled)
-    for (let from = 0; from < block.length; from += MOST_AT_ONCE) {
+  const paths = smooths.map((): number[] => []);
+  for (const part of all <= MOST_AT_ONCE ? [filled] : partsOf(filled)) {
+    const members = part.flat();
+    const apart = differencesIn(labs, part);
+    // What they are shaken is shared out among the parts.
+    const shakes = Math.ceil((options.shakes * members.length) / Math.max(1, all));
+    paths.forEach((path, i) => {
       const before = path.at(-1);
-      const part = [block.slice(from, from + MOST_AT_ONCE)];
+      const more = { ...options, shakes, smooth: smooths[i] ?? 0 };
       // What stands before is where it begins.
-      const joined = together(labs, before === undefined ? part : [[before], ...part], {
-        ...options,
-        // What they are shaken is shared out among the parts.
-        shakes: Math.ceil((options.shakes * (part[0]?.length ?? 0)) / all),
-      });
-      path.push(...(before === undefined ? joined : joined.slice(1)));
-    }
-  return path;
+      if (before === undefined) path.push(...together(labs, part, apart, more));
+      else
+        path.push(
+          ...together(labs, [[before], ...part], withFirst(labs, before, members, apart), more).slice(1),
+        );
+    });
+  }
+  return paths;
+}
+
+/** Blocks one by one, none of more than can be looked at together. */
+const partsOf = (blocks: readonly (readonly number[])[]): (readonly number[])[][] =>
+  blocks.flatMap((block) =>
+    Array.from({ length: Math.ceil(block.length / MOST_AT_ONCE) }, (_, i) => [
+      block.slice(i * MOST_AT_ONCE, (i + 1) * MOST_AT_ONCE),
+    ]),
+  );
+
+/** CIEDE2000 between each two that stand in one block or in blocks beside one another, row by row. */
+function differencesIn(labs: readonly Lab[], blocks: readonly (readonly number[])[]): Float64Array {
+  const members = blocks.flat();
+  const n = members.length;
+  const blockOf = blocks.flatMap((block, b) => block.map(() => b));
+  const apart = new Float64Array(n * n);
+  members.forEach((member, i) => {
+    for (let j = i + 1; j < n && (blockOf[j] ?? 0) <= (blockOf[i] ?? 0) + 1; j++)
+      apart[i * n + j] = apart[j * n + i] = ciede2000(labs[member] as Lab, labs[members[j] as number] as Lab);
+  });
+  return apart;
+}
+
+/** The same with one more before them all. */
+function withFirst(
+  labs: readonly Lab[],
+  first: number,
+  members: readonly number[],
+  apart: Float64Array,
+): Float64Array {
+  const n = members.length + 1;
+  const more = new Float64Array(n * n);
+  members.forEach((member, i) => {
+    more[i + 1] = more[(i + 1) * n] = ciede2000(labs[first] as Lab, labs[member] as Lab);
+    more.set(apart.subarray(i * (n - 1), (i + 1) * (n - 1)), (i + 1) * n + 1);
+  });
+  return more;
 }
 
 /**
@@ -66,6 +114,7 @@ export function pathInBlocks(
 function together(
   labs: readonly Lab[],
   blocks: readonly (readonly number[])[],
+  differences: Float64Array,
   { smooth, lightFirst, shakes, seed }: PathOptions,
 ): readonly number[] {
   const members = blocks.flat();
@@ -80,11 +129,11 @@ function together(
     cost[i * n + j] = value;
     cost[j * n + i] = value;
   };
-  members.forEach((member, i) => {
+  members.forEach((_, i) => {
     for (let j = i + 1; j < members.length; j++) {
       const [a, b] = [blockOf[i] ?? 0, blockOf[j] ?? 0];
       if (b > a + 1) break;
-      const apart = ciede2000(labs[member] as Lab, labs[members[j] as number] as Lab);
+      const apart = differences[i * members.length + j] ?? 0;
       const [li, lj] = [light[i] ?? 0, light[j] ?? 0];
       const [ra, rb] = [rises[a] ?? 0, rises[b] ?? 0];
       set(i, j, a === b ? apart + ra * Math.abs(li - lj) : HIGH + apart + ra * li - rb * lj);
