@@ -95,7 +95,8 @@ export function plan(stash: Stash, request: ArrangeAsked, today: string): Planne
   const grown = pile.map((thing) => ({ group: grouping.groupOf(thing), createdAt: thing.createdAt }));
   const path = into
     .filter(({ facts }) => !facts.stays)
-    .map((unit) => toPathUnit(unit, staying.get(unit.id) ?? [], room));
+    .map((unit) => toPathUnit(unit, staying.get(unit.id) ?? [], room))
+    .map((unit, _, all) => ({ ...unit, ...overflowIn(into, all, unit.id) }));
   const growth = withGaps(growthOf(grown, Date.parse(today)), gapsIn(stash, request, grouping.by));
   const rank = new Map(ordered.map(({ id }, i) => [id, i]));
   const made: Pictures = new Map();
@@ -125,6 +126,16 @@ function placesOf({ units: standing }: Stash, request: ArrangeAsked) {
   const into = byReach(chosen, reachOf, request);
   const emptied = find(request.outOf).filter(({ id }) => !request.unitIds.includes(id));
   return { reachOf, into, emptied, places: [...chosen, ...emptied] };
+}
+
+/** What it takes the too much of, where that is filled as well. */
+function overflowIn(
+  into: readonly UnitView[],
+  path: readonly { readonly id: string }[],
+  unitId: string,
+): { overflowOf?: string } {
+  const of = into.find(({ id }) => id === unitId)?.facts.overflowOf;
+  return of !== undefined && of !== unitId && path.some(({ id }) => id === of) ? { overflowOf: of } : {};
 }
 
 /** The families in which colours of a range are known to be missing, once for each; where things are grouped by colour. */

@@ -5,6 +5,7 @@ import { cutsFor, fillInTurn } from './cuts';
 import { flowInto } from './flow';
 import { hasRoom, type PathUnit, type Placing, type Zone } from './zones';
 import { nearToday } from './nearToday';
+import { withOverflow } from './overflow';
 import { Shelves } from './shelves';
 
 /** A family of colour, where nothing else groups. */
@@ -14,7 +15,7 @@ const familyOf = (item: Placing): string => keyed(item as Placing & ColouredItem
  * From ordered things and an ordered path of units to spots, for units of all models alike. As many as possible find a place; families
  * are cut where units end as little as possible (`cutsFor`), as many things as possible keep the spot they have, and what stays open
  * stands inside the groups that will need it. Each one left over says why. Where things share a length, a height or a volume, `rank` is
- * their order there. Units are filled about equally. `ordered` must not hold an id twice (RangeError). n log n in the things, times
+ * their order there. Units are filled about equally; what takes the too much of another only with what finds no place. `ordered` must not hold an id twice (RangeError). n log n in the things, times
  * the sorts of zones; pure and repeatable.
  */
 export function allocate<T extends Placing>(
@@ -22,11 +23,13 @@ export function allocate<T extends Placing>(
   path: readonly PathUnit<T>[],
   options: AllocateOptions<T> = {},
 ): Allocation<T> {
-  const { near = 0 } = options;
-  const inOrder = allocated(ordered, path, { ...options, near: 0 });
+  const { near = 0, groupOf = familyOf } = options;
+  const filled = (how: AllocateOptions<T>): Allocation<T> =>
+    withOverflow(ordered, path, groupOf, (some, into) => allocated(some, into, how));
+  const inOrder = filled({ ...options, near: 0 });
   if (near === 0) return inOrder;
   // Nearer never takes more lifts than in order.
-  const nearer = allocated(ordered, path, options);
+  const nearer = filled(options);
   return moved(ordered, nearer) < moved(ordered, inOrder) ? nearer : inOrder;
 }
 

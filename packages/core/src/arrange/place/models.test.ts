@@ -184,3 +184,46 @@ test('a thing goes into the narrowest cells that take it, as long as there is ro
   // Too few of them: the rest goes into wide ones.
   expect(counts(4)[0]).toBeGreaterThan(3);
 });
+
+test('what takes the too much of a unit is filled last, beside its own run, and as many find a place as without it', () => {
+  const row = HEXES.flatMap((hex, h) =>
+    Array.from({ length: 3 }, (_, i) => ({ id: `t${h}${i}`, hex, thickUm: 10 * MM })),
+  );
+  const colours = (unit: { readonly slots: readonly (Thick | null)[] } | undefined): string[] =>
+    (unit?.slots ?? []).flatMap((slot) => (slot ? [slot.hex] : []));
+  const over = (id: string, overflowOf: string, cells: number): PathUnit<Thick> => ({
+    ...rack(id, cells),
+    overflowOf,
+  });
+  // Two runs of eight for eighteen: one of each run's neighbours goes into its own overflow.
+  const path = [rack('A', 8), over('AO', 'A', 5), rack('B', 8), over('BO', 'B', 5)];
+  const roomy = allocate(row.slice(0, 14), path);
+  expect([colours(roomy.units[1]), colours(roomy.units[3])]).toEqual([[], []]);
+  const { units, leftOver, continues } = allocate(row, path);
+  expect(leftOver).toEqual([]);
+  const inA = new Set(colours(units[0]));
+  const inB = new Set(colours(units[2]));
+  expect(colours(units[1]).every((hex) => inA.has(hex))).toBe(true);
+  expect(colours(units[3]).every((hex) => inB.has(hex))).toBe(true);
+  expect(
+    continues.filter(({ to }) => to === 'AO' || to === 'BO').every(({ from, to }) => to === `${from}O`),
+  ).toBe(true);
+  // Too much for its own overflow finds room in another's.
+  const tight = [rack('A', 8), over('AO', 'A', 0), rack('B', 8), over('BO', 'B', 5)];
+  expect(allocate(row, tight).leftOver).toEqual([]);
+  for (let seed = 1; seed <= 20; seed++) {
+    const items = rainbowOrder(drawn(30, seed));
+    const linked = [
+      rack('A', 9),
+      over('AO', 'A', 4),
+      shared('B', 200 * MM),
+      { ...shared('BO', 60 * MM), overflowOf: 'B' },
+    ];
+    const found = allocate(items, linked);
+    const ids = found.units.flatMap(({ slots }) => slots.flatMap((slot) => slot?.id ?? []));
+    expect([...ids, ...found.leftOver.map(({ item }) => item.id)].sort()).toEqual(
+      items.map(({ id }) => id).sort(),
+    );
+    expect(new Set([...found.spots.keys()]).size).toBe(ids.length);
+  }
+});

@@ -38,6 +38,8 @@ export interface PathUnit<T> {
   readonly zones: readonly PathZone<T>[];
   /** How far things may stand from their order inside a group so that fewer are lifted, 0 to 1; as the options say where left out. */
   readonly near?: number;
+  /** The unit of the path whose too much it takes: it is filled last, with what found no place. */
+  readonly overflowOf?: string;
   /** Things lie in it as they fall: what is there stays as it lies. */
   readonly anyOrder?: boolean;
   /** Whether a thing may live in a cell, or in what things share (`mayLive`). */
