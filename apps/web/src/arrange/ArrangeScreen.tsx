@@ -33,6 +33,7 @@ import { Nearer } from './choose/Nearer';
 import { OrderChoice } from './choose/OrderChoice';
 import { flip, Places } from './choose/Places';
 import { Smooth, stripsKey } from './choose/Smooth';
+import { OldLabels } from './plan/OldLabels';
 import { OpenPlans } from './plan/OpenPlans';
 import { Preview } from './Preview';
 import { Swaps } from './Swaps';
@@ -138,6 +139,7 @@ export function ArrangeScreen() {
       )}
       {plan && (
         <Preview plan={plan} stash={stash}>
+          {plan.lifts === 0 && <OldLabels stash={stash} unitIds={request.unitIds} />}
           <Nearer stops={plan.nearer} near={near} onChange={(next) => change({ near: next })} />
           <View style={styles.chips}>
             <Button

@@ -1,5 +1,5 @@
-import type { Labelled } from '@red-shelf/core';
-import type { SupplyView } from '@red-shelf/contract';
+import { changedLabels, labelPrint, slotLabels, type Labelled } from '@red-shelf/core';
+import type { SupplyView, UnitView } from '@red-shelf/contract';
 import type { Contents } from '../api/contents';
 import { sayLotSort } from '../copy/lots';
 
@@ -12,3 +12,11 @@ export const labelled = (contents: Contents): ((SupplyView & Labelled) | null)[]
         ...(living.lot.as === 'whole' ? {} : { lot: sayLotSort(living.lot.as) }),
       },
   );
+
+/** How many labels of a unit say something else than what is there, of those that were printed. */
+export function oldLabels(unit: UnitView, contents: Contents): number {
+  const printed = unit.facts.labelled;
+  if (!printed) return 0;
+  const labels = slotLabels(unit, labelled(contents));
+  return printed.print === labelPrint(labels) ? 0 : changedLabels(labels, printed.each).length;
+}

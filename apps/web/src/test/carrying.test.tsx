@@ -1,6 +1,8 @@
+import { labelPrint, labelPrints, slotLabels } from '@red-shelf/core';
 import { planOf } from '@red-shelf/contract';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { router } from 'expo-router';
+import { labelled } from '../judge/labelled';
 import { PlanScreen } from '../arrange/plan/PlanScreen';
 import { change, fakeServer, record, show, supply, unit, type Sent } from './harness';
 
@@ -25,10 +27,14 @@ const thing = (id: string, name: string, spot: ReturnType<typeof on> | null) => 
 type Move = Parameters<typeof planOf>[1][number];
 const plan = (...moves: Move[]) => record('p1', planOf('Rack and shelf', moves));
 
-function opened(things: readonly ReturnType<typeof thing>[], body: ReturnType<typeof plan>): Sent[] {
+function opened(
+  things: readonly ReturnType<typeof thing>[],
+  body: ReturnType<typeof plan>,
+  rack = unit(),
+): Sent[] {
   const sent = fakeServer({
     'GET /api/supplies': { supplies: things },
-    'GET /api/wall': { roomName: 'Attic', units: [unit(), SHELF] },
+    'GET /api/wall': { roomName: 'Attic', units: [rack, SHELF] },
     'GET /api/records': { records: [body] },
     ...Object.fromEntries(
       things.map((each) => [
@@ -100,8 +106,20 @@ test('what came in the way, and what has no place any more, is said and left; tw
 
 test('once all of it stands it is kept so, or all of it is put back', async () => {
   const things = [thing('a', 'Fern', on('u1', 1))];
-  const sent = opened(things, plan({ lotId: 'a-lot', from: on('u1', 0), to: on('u1', 1) }));
+  // Its labels were printed when the thing stood where it came from.
+  const printed = slotLabels(unit(), labelled([{ supply: things[0]!, lot: things[0]!.holdings[0]! }]));
+  const sent = opened(
+    things,
+    plan({ lotId: 'a-lot', from: on('u1', 0), to: on('u1', 1) }),
+    unit({
+      facts: { labelled: { on: '2026-01-01', print: labelPrint(printed), each: labelPrints(printed) } },
+    }),
+  );
   expect(await screen.findByText('All of it is done.')).toBeTruthy();
+  fireEvent.click(
+    screen.getByRole('button', { name: /^2 labels of B Pad rack say something else than what is there/ }),
+  );
+  expect(router.push).toHaveBeenCalledWith({ pathname: '/storage', params: { unit: 'u1' } });
   fireEvent.click(screen.getByRole('button', { name: /^Put everything back/ }));
   await waitFor(() => expect(sent).toHaveLength(1));
   expect(sent[0]?.body).toMatchObject({

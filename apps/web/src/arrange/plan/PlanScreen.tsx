@@ -21,6 +21,7 @@ import { Waiting } from '../../ui/Waiting';
 import { Kept } from './Kept';
 import { LiftCard } from './LiftCard';
 import { NextLifts } from './NextLifts';
+import { OldLabels } from './OldLabels';
 import { placeBack } from './placeFor';
 import { useCarrying, type Step } from './usePlan';
 
@@ -135,12 +136,15 @@ export function PlanScreen() {
         </>
       ) : (
         !carrying.no && (
-          <Note>
-            <Txt>
-              <Txt look="strong">All of it is done.</Txt>{' '}
-              {`${many(carrying.done, 'thing')} stand where they were to go. Live with it as long as you like: until you keep it so, all of it can be put back.`}
-            </Txt>
-          </Note>
+          <>
+            <Note>
+              <Txt>
+                <Txt look="strong">All of it is done.</Txt>{' '}
+                {`${many(carrying.done, 'thing')} stand where they were to go. Live with it as long as you like: until you keep it so, all of it can be put back.`}
+              </Txt>
+            </Note>
+            <OldLabels stash={stash} unitIds={plan.body.units} />
+          </>
         )
       )}
       <View style={styles.acts}>
