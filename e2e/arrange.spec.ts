@@ -160,3 +160,50 @@ test('what is planned and what is to be lifted are printed, and so is a packing 
   await page.goto(`${room.url}/storage`);
   expect(await printed('Print a packing list')).toBeGreaterThan(4);
 });
+
+test('a place that is changed in another window is seen: before a plan is begun, and while it is carried out', async ({
+  page,
+  room,
+}) => {
+  const wall = async (): Promise<(Grid & { id: string; version: number })[]> =>
+    ((await (await page.request.get(`${room.url}/api/wall`)).json()) as { units: never[] }).units;
+  /** Somebody else saws the last row off a rack. */
+  const sawOff = async (unitId: string): Promise<number> => {
+    const { version, name, rules, facts, model } = (await wall()).find(({ id }) => id === unitId)!;
+    if (!model) throw new Error('A rack has cells');
+    const body = { version, name, rules, facts, model: { ...model, rowsUm: model.rowsUm.slice(0, -1) } };
+    const answer = await page.request.put(`${room.url}/api/units/${unitId}`, { data: body });
+    expect(answer.ok()).toBe(true);
+    return model.rowsUm.length - 1;
+  };
+  await page.goto(`${room.url}/arrange`);
+  await page.getByRole('button', { name: /^Order: / }).click();
+  await page.getByRole('radio', { name: /^Rainbow, light to dark/ }).click();
+  await expect(page.getByRole('button', { name: /^Begin: \d+ lifts$/ })).toBeEnabled();
+  const racks = (await wall()).filter(
+    ({ model, rules }) => model?.model === 'grid' && rules.kinds.includes('ink'),
+  );
+  const rack = racks[0]!;
+  await sawOff(rack.id);
+  await page.getByRole('button', { name: /^Begin: \d+ lifts$/ }).click();
+  await expect(page.getByText(/The stash has changed since this preview/).first()).toBeVisible();
+  await page.getByRole('button', { name: /^Begin: \d+ lifts$/ }).click();
+  await expect(now(page)).toBeVisible();
+  // Now a place of the plan goes while it is carried out: what was to go there stays, and the rest goes on.
+  const rows = await sawOff(rack.id);
+  await page.getByRole('button', { name: /^Done/ }).click();
+  await expect(page.getByText(/Left where they are, since their place is there no more/)).toBeVisible();
+  for (let left = await leftOn(page); left > 0; left--) {
+    await expect(page.getByText(left === 1 ? '1 lift to go' : `${left} lifts to go`)).toBeVisible();
+    await page.getByRole('button', { name: /^Done/ }).click();
+  }
+  await expect(page.getByText('All of it is done.')).toBeVisible();
+  expect((await wall()).find(({ id }) => id === rack.id)?.model?.rowsUm).toHaveLength(rows);
+});
+
+interface Grid {
+  readonly name: string;
+  readonly facts: object;
+  readonly rules: { readonly kinds: readonly string[] };
+  readonly model: { readonly model: string; readonly rowsUm: readonly number[] } | null;
+}

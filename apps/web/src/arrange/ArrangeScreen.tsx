@@ -15,6 +15,7 @@ import { StyleSheet, View } from 'react-native';
 import { v7 } from 'uuid';
 import { call, order, routes } from '../api/client';
 import { keys } from '../api/list';
+import { refreshNow } from '../api/outgoing';
 import { recordsOf, usePreferences, useRecords, useStash } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { paperOf } from '../copy/measure';
@@ -84,10 +85,13 @@ export function ArrangeScreen() {
   const client = useQueryClient();
   if (!stash) return <Waiting error={error} />;
   const plan = ready && !preview.error ? preview.data : undefined;
-  const again = { onError: () => void preview.refetch() };
+  // Refused, since things are not as they were here: they are fetched, and worked out anew.
+  const again = { onError: () => void refreshNow(client) };
   /** What is only looked at makes room for what is done. */
   const calm = (): void => void client.cancelQueries({ queryKey: stripsKey });
-  const still = plan === undefined || plan.lifts === 0 || preview.isPlaceholderData;
+  // Refused as outdated, what is shown is not begun again before it is worked out anew.
+  const refused = (begin.isError || apply.isError) && preview.isFetching;
+  const still = plan === undefined || plan.lifts === 0 || preview.isPlaceholderData || refused;
   return (
     <Page title="Arrange" aside="Nothing moves until you say so">
       <OpenPlans stash={stash} />

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
@@ -7,7 +7,8 @@ const typing = (target: EventTarget | null): boolean =>
 /** Runs acts on single keys while nobody is typing. Keys are `KeyboardEvent.key` values. */
 export function useKeys(acts: Readonly<Record<string, () => void>>): void {
   const latest = useRef(acts);
-  useEffect(() => {
+  // What is shown is what a key means, from the moment it is shown.
+  useLayoutEffect(() => {
     latest.current = acts;
   });
   useEffect(() => {

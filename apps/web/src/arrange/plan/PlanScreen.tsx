@@ -78,7 +78,7 @@ export function PlanScreen() {
   const last = made[0];
   /** What was tapped is not sent twice; but nothing waits for the server. */
   const wasSent = (step: Step, back: boolean): boolean => {
-    if (sent.current?.step === step && sent.current.back === back) return true;
+    if (sent.current?.step.lift === step.lift && sent.current.back === back) return true;
     sent.current = { step, back };
     return false;
   };

@@ -20,6 +20,8 @@ export interface Step {
   readonly from: PlaceSpot | null;
   /** Null where it is taken out. */
   readonly to: PlaceSpot | null;
+  /** The lift of the list it is, the same one until the list is another. */
+  readonly lift: Lift<string>;
 }
 export interface Carrying extends Pick<Todo, 'done' | 'kept' | 'no'> {
   readonly steps: readonly Step[];
@@ -86,9 +88,9 @@ function carryingOf(
   lost: readonly string[],
 ): Carrying {
   const waiting = new Set(lifts.map(({ id }) => id));
-  const steps = lifts.flatMap(({ id, from, to }: Lift<string>): Step[] => {
-    const thing = things.get(id);
-    return thing ? [{ thing, from: real(from), to: real(to) }] : [];
+  const steps = lifts.flatMap((lift): Step[] => {
+    const thing = things.get(lift.id);
+    return thing ? [{ thing, from: real(lift.from), to: real(lift.to), lift }] : [];
   });
   return {
     ...{ steps, done, kept, no, of: done + waiting.size },
@@ -106,7 +108,10 @@ interface Known {
 export function useCarrying(body: PlanBody | undefined, stash: Stash | undefined): Carrying | null {
   const [known, setKnown] = useState<Known | null>(null);
   const units = stash?.wall.units;
-  const wanted = useMemo(() => (body && stash ? wantedIn(body, stash) : null), [body, units]);
+  // A plan and places that come anew from the server, and say the same, are the same.
+  const said = useMemo(() => (body ? JSON.stringify(body) : ''), [body]);
+  const stands = useMemo(() => units?.map(({ id, version }) => `${id} ${version}`).join(), [units]);
+  const wanted = useMemo(() => (body && stash ? wantedIn(body, stash) : null), [said, stands]);
   const things = useMemo(() => (stash ? thingsOf(stash) : null), [stash]);
   const question = useMemo(
     () => (wanted && stash && things ? questionOf(wanted.target, stash, things) : null),
