@@ -66,6 +66,8 @@ const figures = z.object({
   emptySlots: z.int(),
   breaks: z.int(),
   meanStep: z.number().nullable(),
+  /** Where racks are filled as pictures: mean ΔE (CIEDE2000) to the neighbours at the right and below; else null. */
+  beside: z.number().nullable(),
   /** Share of pairs of a group in one unit that stand as the order wants, 0 to 1; null where there are none. */
   inOrder: z.number().nullable(),
   /** How long one looks for a thing, estimated, seconds; null where there is nothing. */
@@ -140,7 +142,12 @@ export const arrangePreview = z.object({
   /** This person's own pace: seconds a lift, and from how many lifts it is known; 0 where it is a guess. */
   pace: z.object({ seconds: z.number(), lifts: z.int() }),
   /** The same for other choices of `near`; left out where there is too much to try them all. */
-  nearer: z.array(z.object({ near: z.number(), lifts: z.int(), inOrder: z.number().nullable() })),
+  nearer: z.array(
+    z.object({
+      ...{ near: z.number(), lifts: z.int() },
+      ...{ inOrder: z.number().nullable(), beside: z.number().nullable() },
+    }),
+  ),
   /** Names the state this was computed from; applying says it back. */
   token: z.string(),
 });

@@ -249,7 +249,7 @@ export { SCHOOLS, type School } from './arrange/schools';
 export { keepTogether } from './arrange/together';
 export { remediesFor, type RemedyFor } from './arrange/remedies';
 export { inOrder, inOrders, type Ordering } from './arrange/inOrder';
-export { shelfFigures, type ShelfFigures } from './arrange/figures';
+export { besideStep, shelfFigures, type ShelfFigures } from './arrange/figures';
 export { makeGrouping, type Grouping } from './arrange/groups';
 export { shareOut } from './arrange/spread';
 export { growthOf, SETTLING_MS, withGaps } from './arrange/growth';

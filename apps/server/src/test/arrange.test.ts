@@ -314,7 +314,8 @@ test('a rack as a picture goes round what stays in it, keeps room among the colo
     .expect(200);
   const body = { kinds: ['ink'], unitIds: [rack.id] };
   const picture = { scheme: { familyOrder: [], lightness: 'light-first', picture: true } };
-  const { after, held, leftOver, token } = await preview({ ...body, ...picture });
+  const { before, after, held, leftOver, token } = await preview({ ...body, ...picture });
+  expect(after.figures.beside).toBeLessThan(before.figures.beside!);
   const row = after.units[0]!.slots;
   expect(leftOver).toEqual([]);
   expect(row[8]).toBe(ids[7]);
@@ -334,6 +335,7 @@ test('a rack as a picture goes round what stays in it, keeps room among the colo
   // Open spots are inside, each said to be whose it is.
   expect(held.map(({ slot }) => row[slot])).toEqual(held.map(() => null));
   const near = await preview({ ...body, ...picture, near: 1 });
+  expect(near.after.figures.beside).toBeGreaterThanOrEqual(after.figures.beside!);
   expect(near.lifts).toBeLessThan(near.nearer.find((stop) => stop.near === 0)!.lifts);
   await ask('apply', { ...body, ...picture, token });
   const again = await preview({ ...body, ...picture });

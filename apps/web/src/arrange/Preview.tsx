@@ -22,6 +22,8 @@ interface PreviewProps {
 const share = (of: number | null): string => (of === null ? '–' : `${Math.round(100 * of)}%`);
 const seconds = (of: number | null): string => (of === null ? '–' : `${of.toFixed(1)} s`);
 
+const step = (of: number | null): string => (of === null ? '–' : of.toFixed(1));
+
 /** Before and after side by side, with the figures that tell them apart. */
 export function Preview({ plan, stash, children }: PreviewProps) {
   const verdict = sayVerdict(plan);
@@ -43,9 +45,15 @@ export function Preview({ plan, stash, children }: PreviewProps) {
       </Note>
       <View style={styles.figures}>
         <Figure label="in place" now={String(before.placed)} then={String(after.placed)} />
-        <Figure label={breaksOf(plan.by)} now={String(before.breaks)} then={String(after.breaks)} />
-        <Figure label="of pairs in order" now={share(before.inOrder)} then={share(after.inOrder)} />
-        <Figure label="to find one, about" now={seconds(before.lookUp)} then={seconds(after.lookUp)} />
+        {after.beside === null ? (
+          <>
+            <Figure label={breaksOf(plan.by)} now={String(before.breaks)} then={String(after.breaks)} />
+            <Figure label="of pairs in order" now={share(before.inOrder)} then={share(after.inOrder)} />
+            <Figure label="to find one, about" now={seconds(before.lookUp)} then={seconds(after.lookUp)} />
+          </>
+        ) : (
+          <Figure label="mean step beside and below" now={step(before.beside)} then={step(after.beside)} />
+        )}
         <Figure label="empty slots" now={String(before.emptySlots)} then={String(after.emptySlots)} />
       </View>
       <WhenFull full={plan.full} stash={stash} />

@@ -1,5 +1,6 @@
 import type { ArrangePreview, UnitView } from '@red-shelf/contract';
 import type { Stash } from '../api/queries';
+import { sayLeftOver } from '../copy/reasons';
 import { unitTitle } from '../copy/supply';
 import { many } from '../copy/words';
 import type { PaperSize } from '../draw/paper';
@@ -27,6 +28,11 @@ export async function printSides(plan: ArrangePreview, stash: Stash, paper: Pape
       { words: 'now', unit, slots: contentsOf(before, stash) },
       { words: 'planned', unit, slots: contentsOf(after, stash) },
     ]);
+  }
+  if (plan.leftOver.length > 0) sheet.heading(`Left over: ${plan.leftOver.length}`, 30);
+  for (const { supplyId, reason } of plan.leftOver) {
+    const supply = stash.byId.get(supplyId);
+    if (supply) sheet.line({ hex: supply.hex, words: `${supply.name}: ${sayLeftOver(reason)}` });
   }
   return sheet.save();
 }

@@ -28,10 +28,19 @@ function costOf({ lifts, pace, before, after, looksAYear }: ArrangePreview): {
   return { takes: lifts * pace.seconds, saves: Math.max(0, shorter * looksAYear) };
 }
 
+/** Of racks that are filled as pictures: how much less things differ from their neighbours, ΔE; null of others. */
+function calmerBy({ before, after }: ArrangePreview): number | null {
+  const [now, then] = [before.figures.beside, after.figures.beside];
+  return now === null || then === null ? null : now - then;
+}
+
 /** Whether within a year it gives back what it takes, or things find a place by it. */
 export function isWorthIt(plan: ArrangePreview): boolean {
+  if (plan.after.figures.placed > plan.before.figures.placed) return true;
+  const calmer = calmerBy(plan);
+  if (calmer !== null) return calmer >= CLEARLY_SMOOTHER;
   const { takes, saves } = costOf(plan);
-  return plan.after.figures.placed > plan.before.figures.placed || saves >= takes;
+  return saves >= takes;
 }
 
 /** Whether it is worth the evening, in a sentence or two. */
@@ -48,6 +57,16 @@ export function sayVerdict(plan: ArrangePreview): { head: string; body: string }
       : `${many(leftOver.length, 'thing')} would be left over; see below.`;
   const gained = after.figures.placed - before.figures.placed;
   if (gained > 0) return { head: `${many(gained, 'thing')} more in place.`, body: `${work} ${left}` };
+  const calmer = calmerBy(plan);
+  if (calmer !== null) {
+    const [now, then] = [before.figures.beside ?? 0, after.figures.beside ?? 0].map((step) =>
+      step.toFixed(1),
+    );
+    const seen = `Neighbours beside and below one another would differ by ${then} on average, now ${now}`;
+    return calmer >= CLEARLY_SMOOTHER
+      ? { head: 'A calmer picture.', body: `${work} ${seen}. ${left}` }
+      : { head: 'Leave it alone.', body: `${work} ${seen}: hardly to be seen. ${left}` };
+  }
   const back = `Looking for things it gives back about ${sayLong(saves)} in a year.`;
   if (saves >= takes)
     return {
@@ -56,9 +75,9 @@ export function sayVerdict(plan: ArrangePreview): { head: string; body: string }
     };
   const short = `That is ${sayLong(takes - saves)} less than it takes.`;
   const smoother = (before.figures.meanStep ?? 0) - (after.figures.meanStep ?? 0);
-  const calmer =
+  const quieter =
     smoother >= CLEARLY_SMOOTHER ? ' It would be calmer to look at, if that is what you want.' : '';
   const same =
     before.figures.breaks === after.figures.breaks ? ` The ${groupsOf(by)} stand together as well now.` : '';
-  return { head: 'Leave it alone.', body: `${work} ${back} ${short}${same}${calmer} ${left}` };
+  return { head: 'Leave it alone.', body: `${work} ${back} ${short}${same}${quieter} ${left}` };
 }

@@ -56,7 +56,7 @@ test('a choice says whether it is on, alone or among several', () => {
 });
 
 test('a strip of colours says in words what the eye sees', () => {
-  const figures = { placed: 2, emptySlots: 1, breaks: 1, meanStep: 20, inOrder: 1, lookUp: 3 };
+  const figures = { placed: 2, emptySlots: 1, breaks: 1, meanStep: 20, beside: null, inOrder: 1, lookUp: 3 };
   const slots = ['s1', null, 's2'];
   show(<Strip slots={slots} figures={figures} by="family" byId={new Map([['s1', supply()]])} label="Now" />);
   expect(screen.getByRole('img', { name: 'Now: 2 colours in a row, 1 change of family' })).toBeTruthy();

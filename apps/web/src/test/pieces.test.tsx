@@ -115,7 +115,7 @@ test('amounts are read in the form’s own unit, and refused with a sentence', (
 });
 
 test('the verdict says what is gained, what it costs and what is left over', () => {
-  const figures = { placed: 5, emptySlots: 1, breaks: 4, meanStep: 12, inOrder: 0.6, lookUp: 6 };
+  const figures = { placed: 5, emptySlots: 1, breaks: 4, meanStep: 12, beside: null, inOrder: 0.6, lookUp: 6 };
   const plan = {
     ...{
       held: [],
@@ -151,6 +151,16 @@ test('the verdict says what is gained, what it costs and what is left over', () 
   const more = { figures: { ...figures, placed: 7 }, units: [] };
   expect(sayVerdict({ ...long, after: more }).head).toBe('2 things more in place.');
   expect(sayVerdict({ ...plan, lifts: 0 }).head).toBe('In order already.');
+  // A rack as a picture is judged by how it looks.
+  const picture = (beside: number) => ({ figures: { ...figures, beside }, units: [] });
+  const seen = { ...plan, before: picture(25), after: picture(14) };
+  expect(sayVerdict(seen)).toEqual({
+    head: 'A calmer picture.',
+    body: '10 lifts, about 2 minutes at 12 seconds each. Neighbours beside and below one another would differ by 14.0 on average, now 25.0. Nothing is left over.',
+  });
+  const hardly = { ...seen, before: picture(15) };
+  expect([isWorthIt(seen), isWorthIt(hardly)]).toEqual([true, false]);
+  expect(sayVerdict(hardly).body).toMatch(/hardly to be seen/);
 });
 
 test('when a place is full is said as far as it is known', () => {

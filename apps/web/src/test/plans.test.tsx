@@ -45,6 +45,7 @@ const figures = (placed: number, breaks: number) => ({
   emptySlots: 6 - placed,
   breaks,
   meanStep: 12.34,
+  beside: null,
   inOrder: breaks === 1 ? 0.96 : 0.5,
   lookUp: breaks + 2.3,
 });
@@ -69,8 +70,8 @@ const PREVIEW = {
   looksAYear: 100,
   pace: { seconds: 12, lifts: 0 },
   nearer: [
-    { near: 0, lifts: 4, inOrder: 0.96 },
-    { near: 1, lifts: 2, inOrder: 0.7 },
+    { near: 0, lifts: 4, inOrder: 0.96, beside: null },
+    { near: 1, lifts: 2, inOrder: 0.7, beside: null },
   ],
   token: 't1',
 };

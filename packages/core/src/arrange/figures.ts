@@ -33,3 +33,23 @@ export function shelfFigures<T>(
   }
   return { breaks, meanStep: steps === 0 ? null : sum / steps };
 }
+
+/**
+ * How much things differ from their neighbours to the right and below, on average (CIEDE2000), in racks that are seen as pictures:
+ * each a row of cells in reading order, with so many columns. Null where no two stand beside one another.
+ */
+export function besideStep(
+  racks: readonly { readonly slots: readonly (Keyed<unknown> | null)[]; readonly columns: number }[],
+): number | null {
+  let [steps, sum] = [0, 0];
+  for (const { slots, columns } of racks)
+    slots.forEach((here, cell) => {
+      const right = cell % columns < columns - 1 ? slots[cell + 1] : null;
+      for (const other of [right, slots[cell + columns]]) {
+        if (!here || !other || !hasColour(here) || !hasColour(other)) continue;
+        steps++;
+        sum += ciede2000(here.lab, other.lab);
+      }
+    });
+  return steps === 0 ? null : sum / steps;
+}

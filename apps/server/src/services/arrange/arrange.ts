@@ -110,7 +110,8 @@ export async function previewHere(
       others,
       { ...room, livingIn: (unitId) => inUnit.get(unitId) ?? [] },
     ).map(({ items, ...remedy }) => ({ ...remedy, supplyIds: items.map(({ supplyId }) => supplyId) })),
-    continues: [...target.continues],
+    // A place that is kept for a palette or a drawer is no part of a run.
+    continues: target.continues.filter(({ from, to }) => !room.keptFor?.(from) && !room.keptFor?.(to)),
     full: fullIn(planned, after, ports.now()),
     freed: units.map(({ id }) => id).filter((id) => isEmpty(after, id) && !isEmpty(before, id)),
     moves: new Set(lifts.map(({ id }) => id)).size,
@@ -145,7 +146,8 @@ function tried(stash: Stash, planned: Planned, near: number): ArrangePreview['ne
   const { figures } = sideOf(stash, planned, ({ id, spot }) =>
     spots.has(id) ? (spots.get(id) ?? null) : spot,
   );
-  return { near, lifts: liftsOf(stash, planned).length, inOrder: figures.inOrder };
+  const { inOrder, beside } = figures;
+  return { near, lifts: liftsOf(stash, planned).length, inOrder, beside };
 }
 
 const isEmpty = (side: ArrangePreview['before'], unitId: string): boolean =>

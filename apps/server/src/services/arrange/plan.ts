@@ -65,6 +65,8 @@ export interface Planned {
   readonly target: Allocation<Item>;
   readonly room: RoomNow;
   readonly reachOf: (unitId: string) => Reach['reach'];
+  /** Racks are filled as pictures. */
+  readonly isPicture: boolean;
   /** The same, nearer to today or farther from it. */
   readonly placedNear: (near: number) => Planned;
 }
@@ -99,14 +101,15 @@ export function plan(stash: Stash, request: ArrangeAsked, today: string): Planne
     .map((unit, _, all) => ({ ...unit, ...overflowIn(into, all, unit.id) }));
   const growth = withGaps(growthOf(grown, Date.parse(today)), gapsIn(stash, request, grouping.by));
   const rank = new Map(ordered.map(({ id }, i) => [id, i]));
+  const isPicture = request.scheme?.picture ?? false;
   const made: Pictures = new Map();
   const placedNear = (near: number): Planned => {
     const begin = request.begin === 'anywhere' ? {} : { begin: request.begin };
     const inARow = allocate(ordered, path, { groupOf, growth, near, ...begin });
-    const target = request.scheme?.picture
+    const target = isPicture
       ? asPictures(inARow, { units: into, path, staying, groupOf, growth, near, made })
       : inARow;
-    return { grouping, units: places, moving, rank, sortable, target, room, reachOf, placedNear };
+    return { isPicture, grouping, units: places, moving, rank, sortable, target, room, reachOf, placedNear };
   };
   return placedNear(request.near);
 }

@@ -1,4 +1,5 @@
 import {
+  besideStep,
   holdsOf,
   keyed,
   lookUp,
@@ -75,8 +76,23 @@ export function sideOf(
     const filled = (inTurn[i]?.row ?? []).filter((each) => each !== null).length;
     return sum + Math.max(0, (roomIn(unit) ?? 0) - filled);
   }, 0);
+  const beside = planned.isPicture ? besideIn(units, rows) : null;
   return {
-    figures: { placed, emptySlots, ...figures, inOrder: looked.inOrder, lookUp: looked.seconds },
+    figures: { placed, emptySlots, ...figures, beside, inOrder: looked.inOrder, lookUp: looked.seconds },
     units: [...rows].map(([unitId, row]) => ({ unitId, slots: row.map((each) => each?.supply.id ?? null) })),
   };
+}
+
+/** What things differ from those beside and below them, at the front of racks with cells. */
+function besideIn(
+  units: Planned['units'],
+  rows: ReadonlyMap<string, readonly (Standing | null)[]>,
+): number | null {
+  const racks = units.flatMap(({ id, model }) => {
+    if (model?.model !== 'grid') return [];
+    const columns = model.columnsUm.length;
+    const front = (rows.get(id) ?? []).slice(0, columns * model.rowsUm.length);
+    return [{ slots: front.map((each) => each && keyed(each.supply)), columns }];
+  });
+  return besideStep(racks);
 }

@@ -44,8 +44,10 @@ export function Nearer({ stops, near, onChange }: NearerProps) {
   );
 }
 
-const shareOf = ({ inOrder }: ArrangePreview['nearer'][number]): string =>
-  inOrder === null ? '' : `${Math.round(100 * inOrder)}% in order`;
+const shareOf = ({ inOrder, beside }: ArrangePreview['nearer'][number]): string => {
+  if (beside !== null) return `mean step ${beside.toFixed(1)}`;
+  return inOrder === null ? '' : `${Math.round(100 * inOrder)}% in order`;
+};
 const sayStop = (stop: ArrangePreview['nearer'][number]): string =>
   [many(stop.lifts, 'lift'), shareOf(stop)].filter(Boolean).join(', ');
 
