@@ -16,6 +16,8 @@ export interface Picture {
   readonly differ: number;
   /** What it costs besides that a thing stands in a cell. */
   readonly unfit: (thing: number, cell: number) => number;
+  /** What it costs besides as long as it is warm, and less and less: it says which way round all of it lies. */
+  readonly pull: (thing: number, cell: number) => number;
 }
 interface Course {
   readonly tries: number;
@@ -31,7 +33,7 @@ const TINY = 1e-9;
 
 /** Which thing stands in each slot after so many tries, and what it costs in all. `begun` is which one stands in each at first. */
 export function annealed(
-  { n, columns, places, slots, apart, fixed, homes, moving, differ, unfit }: Picture,
+  { n, columns, places, slots, apart, fixed, homes, moving, differ, unfit, pull }: Picture,
   begun: readonly number[],
   { tries, number, warmth }: Course,
 ): { readonly at: readonly number[]; readonly price: number } {
@@ -58,16 +60,21 @@ export function annealed(
     );
   };
   const own = new Float64Array(n * slots.length);
+  const pulled = new Float64Array(n * slots.length);
+  let warm = 1;
   const slotOf = new Int32Array(places).fill(-1);
   slots.forEach((cell, s) => {
     slotOf[cell] = s;
     for (let thing = 0; thing < n; thing++) {
       const home = homes[thing] ?? -1;
       own[thing * slots.length + s] = (home >= 0 && home !== cell ? moving : 0) + unfit(thing, cell);
+      pulled[thing * slots.length + s] = pull(thing, cell);
     }
   });
-  const cost = (thing: number, cell: number, but: number): number =>
-    around(thing, cell, but) + (own[thing * slots.length + (slotOf[cell] ?? 0)] ?? 0);
+  const cost = (thing: number, cell: number, but: number): number => {
+    const at = thing * slots.length + (slotOf[cell] ?? 0);
+    return around(thing, cell, but) + (own[at] ?? 0) + warm * (pulled[at] ?? 0);
+  };
   const gained = (p: number, q: number): number => {
     const a = there[p] ?? 0;
     const b = there[q] ?? 0;
@@ -80,6 +87,7 @@ export function annealed(
   };
   const share = (): number => number() / 2 ** 32;
   for (let k = 0; k < tries && n > 1; k++) {
+    warm = 1 - k / tries;
     const heat = differ * warmth * WARM * (COLD / WARM) ** (k / tries);
     const p = slots[number() % n] ?? 0;
     const reach = 1 + Math.floor((1 - k / tries) * columns);
@@ -88,6 +96,7 @@ export function annealed(
     const by = gained(p, q);
     if (by <= 0 || share() < Math.exp(-by / heat)) exchange(p, q);
   }
+  warm = 0;
   // Whatever warmth left behind that a single exchange mends.
   for (let mended = true; mended;) {
     mended = false;

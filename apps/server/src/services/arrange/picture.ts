@@ -38,7 +38,7 @@ interface PictureOf {
 
 /** All pictures of a plan together are worked on for so long; of fewer things in proportion. */
 const BUDGET_MS = 2000;
-const MANY = 300;
+const MANY = 100;
 
 const square = (a: Lab, b: Lab): number => (a.l - b.l) ** 2 + (a.a - b.a) ** 2 + (a.b - b.b) ** 2;
 
