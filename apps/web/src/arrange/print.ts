@@ -5,7 +5,7 @@ import { unitTitle } from '../copy/supply';
 import { many } from '../copy/words';
 import type { PaperSize } from '../draw/paper';
 import { Sheet } from '../draw/sheet';
-import type { Step } from './plan/usePlan';
+import type { Step } from './plan/step';
 import { sayRuns } from './runs';
 import { contentsOf } from './Sides';
 import { sayVerdict } from './verdict';

@@ -215,7 +215,15 @@ test('where it hurts most is said with reasons', () => {
   expect(start).toHaveBeenCalledWith(expect.objectContaining({ id: 'u1' }));
 });
 
-const NOTHING_THERE = { placed: 0, emptySlots: 0, breaks: 0, meanStep: null, beside: null, inOrder: null, lookUp: null };
+const NOTHING_THERE = {
+  placed: 0,
+  emptySlots: 0,
+  breaks: 0,
+  meanStep: null,
+  beside: null,
+  inOrder: null,
+  lookUp: null,
+};
 
 test('racks that are put away are neither on the wall nor offered for arranging', async () => {
   server([supply()], [preferences({ recipes: { ink: ['maker'] } })], {

@@ -115,7 +115,15 @@ test('amounts are read in the form’s own unit, and refused with a sentence', (
 });
 
 test('the verdict says what is gained, what it costs and what is left over', () => {
-  const figures = { placed: 5, emptySlots: 1, breaks: 4, meanStep: 12, beside: null, inOrder: 0.6, lookUp: 6 };
+  const figures = {
+    placed: 5,
+    emptySlots: 1,
+    breaks: 4,
+    meanStep: 12,
+    beside: null,
+    inOrder: 0.6,
+    lookUp: 6,
+  };
   const plan = {
     ...{
       held: [],

@@ -12,7 +12,7 @@ import { Note } from '../../ui/Note';
 import { Swatch } from '../../ui/Swatch';
 import { Txt } from '../../ui/Txt';
 import { SpotPicture } from './SpotPicture';
-import type { Step } from './usePlan';
+import type { Step } from './step';
 
 interface LiftCardProps {
   readonly step: Step;

@@ -4,7 +4,7 @@ import { many } from '../../copy/words';
 import { space } from '../../theme/tokens';
 import { Swatch } from '../../ui/Swatch';
 import { Txt } from '../../ui/Txt';
-import type { Step } from './usePlan';
+import type { Step } from './step';
 
 /** So many of what follows are named. */
 const LISTED = 8;

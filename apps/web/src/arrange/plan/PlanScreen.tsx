@@ -23,7 +23,8 @@ import { LiftCard } from './LiftCard';
 import { NextLifts } from './NextLifts';
 import { OldLabels } from './OldLabels';
 import { placeBack } from './placeFor';
-import { useCarrying, type Step } from './usePlan';
+import type { Step } from './step';
+import { useCarrying } from './usePlan';
 
 /** A plan carried out lift by lift: each large, with where from and where to; stopped and gone on with at any time. */
 export function PlanScreen() {

@@ -1,10 +1,10 @@
 import { HAND_ID, type PlaceSpot } from '@red-shelf/core';
 import type { Place } from '@red-shelf/contract';
 import type { Stash } from '../../api/queries';
-import type { Step } from './usePlan';
+import type { Step } from './step';
 
 /** Lots a place that is shared is to hold by a plan, in their order. */
-export function orderIn(unitId: string, target: ReadonlyMap<string, PlaceSpot | null>): string[] {
+function orderIn(unitId: string, target: ReadonlyMap<string, PlaceSpot | null>): string[] {
   const row: { id: string; rank: number }[] = [];
   for (const [id, spot] of target)
     if (spot?.unitId === unitId && spot.cell === null) row.push({ id, rank: spot.rank });

@@ -12,17 +12,9 @@ import { useEffect, useMemo, useState } from 'react';
 import type { Living } from '../../api/contents';
 import type { Stash } from '../../api/queries';
 import { placeFor } from './placeFor';
+import type { Step } from './step';
 import { askTodo, sizeKey, withoutDone, type Todo, type TodoQuestion } from './todo';
 
-/** One lift of a plan as it is carried out now. */
-export interface Step {
-  readonly thing: Living;
-  readonly from: PlaceSpot | null;
-  /** Null where it is taken out. */
-  readonly to: PlaceSpot | null;
-  /** The lift of the list it is, the same one until the list is another. */
-  readonly lift: Lift<string>;
-}
 export interface Carrying extends Pick<Todo, 'done' | 'kept' | 'no'> {
   readonly steps: readonly Step[];
   readonly of: number;
