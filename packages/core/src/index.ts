@@ -252,6 +252,8 @@ export { inOrder, inOrders, type Ordering } from './arrange/inOrder';
 export { besideStep, shelfFigures, type ShelfFigures } from './arrange/figures';
 export { makeGrouping, type Grouping } from './arrange/groups';
 export { shareOut } from './arrange/spread';
+export { forecastRunOut, type RunOut, type RunOutOptions, type RunsOut } from './stock/forecast';
+export type { Use } from './stock/rate';
 export { growthOf, SETTLING_MS, withGaps } from './arrange/growth';
 export { allocate } from './arrange/place/allocate';
 export type { AllocateOptions, Allocation, Continued } from './arrange/place/allocation';

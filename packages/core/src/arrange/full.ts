@@ -1,3 +1,4 @@
+import { quantileOfF } from '../measure/quantiles';
 import { DAY } from '../stash/idle';
 
 /** When a place or a group of it is full: the middle, and a range that holds in four of five cases; ms since 1970. */
@@ -33,17 +34,4 @@ export function fullWhen(
     now + Math.min(HORIZON_DAYS, watched * (open / a) * quantileOfF(2 * open, 2 * a, z)) * DAY;
   const median = at(0);
   return median >= now + HORIZON_DAYS * DAY ? null : { median, low: at(-TENTH), high: at(TENTH) };
-}
-
-/** The quantile of Fisher's F at a normal quantile z (Paulson 1942: cube roots of F are nearly normal). */
-function quantileOfF(one: number, two: number, z: number): number {
-  const [p, q] = [2 / (9 * one), 2 / (9 * two)];
-  // ((1 − q)·x − (1 − p)) / √(q·x² + p) = z for x = F^(1/3)
-  const a = (1 - q) ** 2 - z * z * q;
-  const b = -2 * (1 - q) * (1 - p);
-  const c = (1 - p) ** 2 - z * z * p;
-  const root = Math.sqrt(Math.max(0, b * b - 4 * a * c));
-  // With hardly anything known it has no end.
-  if (a <= 0) return z > 0 ? Infinity : Math.max(0, (2 * c) / (-b + root)) ** 3;
-  return Math.max(0, (-b + (z >= 0 ? root : -root)) / (2 * a)) ** 3;
 }
