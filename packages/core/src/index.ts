@@ -254,6 +254,7 @@ export { makeGrouping, type Grouping } from './arrange/groups';
 export { shareOut } from './arrange/spread';
 export { forecastRunOut, type RunOut, type RunOutOptions, type RunsOut } from './stock/forecast';
 export type { Use } from './stock/rate';
+export { usesIn } from './stock/uses';
 export { colourHoles, type Hole, type HoleOptions } from './gaps/holes';
 export { growthOf, SETTLING_MS, withGaps } from './arrange/growth';
 export { allocate } from './arrange/place/allocate';

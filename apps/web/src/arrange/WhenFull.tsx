@@ -1,11 +1,9 @@
 import type { ArrangePreview } from '@red-shelf/contract';
-import { differenceInYears } from 'date-fns/differenceInYears';
-import { format } from 'date-fns/format';
-import { parseISO } from 'date-fns/parseISO';
 import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Stash } from '../api/queries';
 import { unitTitle } from '../copy/supply';
+import { sayAbout } from '../copy/when';
 import { space } from '../theme/tokens';
 import { Folded } from '../ui/Folded';
 import { Txt } from '../ui/Txt';
@@ -13,18 +11,10 @@ import { Txt } from '../ui/Txt';
 type Full = ArrangePreview['full'][number];
 
 const LISTED = 12;
-const month = (day: string): string => format(parseISO(day), 'MMM yyyy');
-
-/** Farther away a date says no more than that nobody knows. */
-const FAR_YEARS = 8;
-
-/** "about Mar 2027 (Jan 2027 to Aug 2027)", "about May 2028, hardly before Jan 2027"; full now, or not in sight. */
+/** "about Mar 2027 (Jan 2027 to Aug 2027)"; full now, or not in sight. */
 export function sayWhen({ open, when }: Full, now = new Date()): string {
   if (open === 0) return 'full now';
-  if (!when) return 'not in sight at this pace';
-  const far = differenceInYears(parseISO(when.high), now) >= FAR_YEARS;
-  const range = far ? `, hardly before ${month(when.low)}` : ` (${month(when.low)} to ${month(when.high)})`;
-  return `about ${month(when.median)}${range}`;
+  return when ? sayAbout(when, now) : 'not in sight at this pace';
 }
 
 interface WhenFullProps {

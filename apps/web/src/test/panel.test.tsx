@@ -51,6 +51,17 @@ test('it says what the thing is, where it lives, what is left and what has happe
   expect(lines).toEqual(['3 May 2026 · used once', '1 May 2026 · counted full']);
 });
 
+test('used steadily, it says when it is used up, and between when and when', async () => {
+  const DAY = 86_400_000;
+  const days = Array.from({ length: 40 }, (_, i) => new Date(Date.now() - (120 - 3 * i) * DAY).toISOString());
+  const thing = { ...supply(), createdAt: days[0] ?? '' };
+  const uses = days.map((at, i) => entry({ id: `u${i}`, act: 'use', of: 'whole', amount: 2, at }));
+  open({ [`GET /api/supplies/${thing.id}`]: { supply: thing, ledger: uses } }, thing);
+  expect(
+    await screen.findByText(/^Used up about \w+ \d{4} \(\w+ \d{4} to \w+ \d{4}\), if it goes on as it went/),
+  ).toBeTruthy();
+});
+
 test('a tap uses one; the message offers to take it back', async () => {
   const undone = { change: change({ id: 'c2', kind: 'undo' }), kept: [] };
   const sent = open({ 'POST /api/changes/:id/undo': undone });

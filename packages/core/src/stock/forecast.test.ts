@@ -1,5 +1,6 @@
 import { numbersFrom } from '../arrange/smooth/numbers';
 import { forecastRunOut } from './forecast';
+import { usesIn, type Told } from './uses';
 
 const DAY = 86_400_000;
 const START = Date.parse('2025-01-01T00:00:00Z');
@@ -89,4 +90,24 @@ test('what is no time, no use or no amount is said', () => {
   expect(() => forecastRunOut([{ at: 'soon', amount: 1 }], 3, iso(0))).toThrow(/“soon” is no time/);
   expect(() => forecastRunOut([{ at: iso(0), amount: -1 }], 3, iso(9))).toThrow(/A use of -1 is none/);
   expect(() => forecastRunOut([], -1, iso(9))).toThrow(/nothing or more/);
+});
+
+test('what was used is read from a history: said, cut, filled over, and found missing; what was undone is not', () => {
+  const at = (day: number) => ({ at: iso(day), supplyId: 's' });
+  const history: Told[] = [
+    { id: '1', ...at(1), act: 'use', of: 'whole', amount: 2 },
+    { id: '2', ...at(2), act: 'use', of: 'pack', amount: 1 },
+    { id: '3', ...at(3), act: 'count', of: 'whole', items: 1, left: 4, unlogged: 3 },
+    { id: '4', ...at(4), act: 'cut', sheets: 1, bases: 2, scraps: 0 },
+    { id: '5', ...at(5), act: 'use', of: 'whole', amount: 9 },
+    { id: '6', ...at(6), act: 'undo', undoes: '5' },
+    { id: '7', at: iso(7), supplyId: 'other', act: 'refill', from: { supplyId: 's', amount: 5 } },
+    { id: '8', ...at(8), act: 'buy', of: 'whole', amount: 20 },
+  ];
+  expect(usesIn(history, 's')).toEqual([
+    { at: iso(1), amount: 2 },
+    { at: iso(3), amount: 3 },
+    { at: iso(4), amount: 1 },
+    { at: iso(7), amount: 5 },
+  ]);
 });

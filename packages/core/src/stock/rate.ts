@@ -59,10 +59,7 @@ export function rateOf(uses: readonly Use[], since: number, now: number): Rate |
     known: used ** 2 / squares / chunk,
     seasonAt,
     days,
-    waits: waitsIn(
-      [since, ...seen.map(({ time }) => time)],
-      now,
-    ),
+    waits: waitsIn([since, ...seen.map(({ time }) => time)], now),
   };
 }
 
@@ -74,13 +71,15 @@ export function rateOf(uses: readonly Use[], since: number, now: number): Rate |
 function waitsIn(times: readonly number[], now: number): number {
   const sorted = [...times].sort((a, b) => a - b);
   const waits = sorted.slice(1).map((time, i) => time - (sorted[i] ?? time));
-  const last = now - (sorted.at(-1) ?? now);
+  const last = (now - (sorted.at(-1) ?? now)) / LATE;
   const all = [...waits, LONGER * Math.max(DAY, ...waits)];
   const byCount = all.filter((wait) => wait >= last).length / all.length;
   const byTime = sum(all.map((wait) => Math.max(0, wait - last))) / sum(all);
   return Math.max(byCount, byTime);
 }
 const LONGER = 2;
+/** So much later than ever is nothing special. */
+const LATE = 1.5;
 
 interface Seen {
   readonly time: number;
