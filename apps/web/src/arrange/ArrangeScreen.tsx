@@ -28,6 +28,7 @@ import { Folded } from '../ui/Folded';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { PrintButton } from '../ui/PrintButton';
+import { useGradually } from '../ui/useGradually';
 import { Waiting } from '../ui/Waiting';
 import { choiceSchema, isByLightness, MINE, orderingOf, startingWith, type Choice } from './choose/choice';
 import { Nearer } from './choose/Nearer';
@@ -43,7 +44,9 @@ import { WorkingOut } from './WorkingOut';
 
 /** Choose what, where and how; see before and after with figures; begin, or say that it is done. */
 export function ArrangeScreen() {
-  const { stash, error } = useStash();
+  const { stash: whole, error } = useStash();
+  // What stood here goes first; a frame later what is arranged is worked out.
+  const stash = useGradually(1) > 0 ? whole : undefined;
   const { kind: wanted } = useLocalSearchParams<{ kind?: string }>();
   const { data: records } = useRecords();
   const { preferences } = usePreferences();
@@ -94,7 +97,8 @@ export function ArrangeScreen() {
   const still = plan === undefined || plan.lifts === 0 || preview.isPlaceholderData || refused;
   return (
     <Page title="Arrange" aside="Nothing moves until you say so">
-      <OpenPlans stash={stash} />
+      {/* One that is just begun opens by itself. */}
+      {!begin.isPending && !begin.isSuccess && <OpenPlans stash={stash} />}
       <View style={styles.choices}>
         <Folded label="What" value={sayKinds(choice)}>
           <View style={styles.chips} role="group" aria-label="Kinds to arrange">

@@ -1,6 +1,6 @@
 import { bodyOf, careFor, type CareId } from '@red-shelf/core';
 import type { ArrangePreview, SupplyView, UnitView } from '@red-shelf/contract';
-import { memo, useMemo } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { mainOf, useRoom } from '../api/contents';
 import type { Stash } from '../api/queries';
 import { sayCare } from '../copy/care';
@@ -51,7 +51,12 @@ const NAMED = 3;
 /** Asked of the rules before anything is moved: what the new places would do to what comes there. */
 export const WouldSuffer = memo(function WouldSuffer({ plan, stash }: WouldSufferProps) {
   const room = useRoom(stash);
-  const suffering = useMemo(() => sufferingIn(plan, stash, room), [plan, stash, room]);
+  const [suffering, setSuffering] = useState<readonly Suffering[]>([]);
+  // In a task of its own: of thousands of things it takes as long as a drawing.
+  useEffect(() => {
+    const timer = setTimeout(() => setSuffering(sufferingIn(plan, stash, room)));
+    return () => clearTimeout(timer);
+  }, [plan, stash, room]);
   return suffering.map(({ rule, unit, things }) => {
     const names = things.slice(0, NAMED).map(({ name }) => name);
     const more = things.length - names.length;

@@ -1,12 +1,4 @@
-import {
-  HAND_ID,
-  isNowhere,
-  isOnWall,
-  isSpotOf,
-  sharedRoom,
-  type Lift,
-  type PlaceSpot,
-} from '@red-shelf/core';
+import { HAND_ID, isNowhere, isOnWall, isSpotOf, sharedRoom, type PlaceSpot } from '@red-shelf/core';
 import { spotsOf, type Place, type PlanBody } from '@red-shelf/contract';
 import { useEffect, useMemo, useState } from 'react';
 import type { Living } from '../../api/contents';
