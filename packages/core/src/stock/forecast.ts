@@ -51,7 +51,8 @@ export function forecastRunOut(
   for (const { amount } of history)
     if (!(amount >= 0)) throw new RangeError(`A use of ${amount} is none; it must be nothing or more.`);
   const times = history.map((use) => timeOf(use.at)).filter((time) => time <= at);
-  const since = options.since === undefined ? Math.min(...times) : timeOf(options.since);
+  const since =
+    options.since === undefined ? times.reduce((a, b) => Math.min(a, b), Infinity) : timeOf(options.since);
   const rate = Number.isFinite(since) ? rateOf(history, since, at) : null;
   if (left === 0) {
     const today = new Date(at).toISOString().slice(0, 10);
@@ -107,7 +108,7 @@ function perDayOf(rate: Rate | null): Estimate {
   return { value: rate.perDay, low: rate.perDay * part(z), high: rate.perDay * part(-z), source };
 }
 
-/** "12 uses' worth in 90 days", "…, seasons counted". */
+/** "steady enough to tell: watched for 120 days". */
 function basisOf({ known, days }: Rate): string {
   const some =
     known < 3 ? 'hardly anything is known yet' : known < 10 ? 'little is known yet' : 'steady enough to tell';
