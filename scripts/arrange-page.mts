@@ -41,12 +41,25 @@ async function timed(what: string, act: (on: Page) => Promise<unknown>): Promise
   const tasks = await page.evaluate(() => (window as unknown as { tasks: number[] }).tasks);
   console.log(`${what}: ${took} ms, longest task on the page ${Math.max(0, ...tasks).toFixed(0)} ms`);
 }
+/** How long a fixed sum takes on the page, median of nine, ms: tells a slow machine from a slow page. */
+async function sum(): Promise<number> {
+  return page.evaluate(() => {
+    const took = Array.from({ length: 9 }, () => {
+      const begun = performance.now();
+      let total = 0;
+      for (let i = 0; i < 5e6; i++) total += Math.sqrt(i) % 7;
+      return total > 0 ? performance.now() - begun : 0;
+    });
+    return took.sort((a, b) => a - b)[4] ?? 0;
+  });
+}
 const worked = (on: Page) => on.getByRole('button', { name: /^(Begin: |Nothing to lift)/ }).waitFor();
 
 await page.goto(url);
 await page.getByRole('link', { name: 'Arrange' }).first().waitFor();
 // What is asked of the page from here on is Arrange alone.
 await page.waitForTimeout(6000);
+console.log(`a fixed sum on the page: ${(await sum()).toFixed(0)} ms`);
 await timed(`Arrange opened over ${COUNT} supplies, inks into all places made for them`, async (on) => {
   await on.getByRole('link', { name: 'Arrange' }).first().click();
   await worked(on);
@@ -59,6 +72,7 @@ for (const kind of ['Markers', 'Cardstock', 'Ribbons', 'Stickers', 'Companions']
     await answer;
     await on.waitForTimeout(100);
   });
+console.log(`a fixed sum on the page: ${(await sum()).toFixed(0)} ms`);
 await timed('begun', async (on) => {
   await on.getByRole('button', { name: /^Begin: / }).click();
   await on.getByRole('button', { name: /^Done/ }).waitFor();
@@ -74,6 +88,7 @@ for (let lift = 1; lift <= 3; lift++)
       before,
     );
   });
+console.log(`a fixed sum on the page: ${(await sum()).toFixed(0)} ms`);
 await browser.close();
 server.kill('SIGTERM');
 rmSync(folder, { recursive: true, force: true });

@@ -19,44 +19,61 @@ interface Suffering {
   readonly things: readonly SupplyView[];
 }
 
-/** What would come to a place that does something to it, by rule and unit; what stands there already is none of it. */
+/** What would come to one place that does something to it, by rule; what stands there already is none of it. */
 function sufferingIn(
+  unit: UnitView,
   { before, after }: ArrangePreview,
   stash: Stash,
   { marksOf, habits }: ReturnType<typeof useRoom>,
 ): Suffering[] {
-  const found = new Map<string, Suffering>();
-  for (const { unitId, slots } of after.units) {
-    const unit = stash.wall.units.find(({ id }) => id === unitId);
-    const there = new Set(before.units.find((each) => each.unitId === unitId)?.slots);
-    const signs = unit && marksOf?.(unit);
-    if (!unit || !signs) continue;
-    const left = new Set(unit.facts.accepted?.map(({ rule }) => rule));
-    for (const id of slots) {
-      const supply = id === null || there.has(id) ? undefined : stash.byId.get(id);
-      const lot = supply && mainOf(supply);
-      if (!supply || !lot) continue;
-      for (const rule of careFor(supply, signs, bodyOf(supply, lot).massMg)) {
-        if (left.has(rule) || habits?.has(rule)) continue;
-        const key = `${rule} ${unitId}`;
-        found.set(key, { rule, unit, things: [...(found.get(key)?.things ?? []), supply] });
-      }
+  const slotsIn = (side: ArrangePreview['before']) =>
+    side.units.find(({ unitId }) => unitId === unit.id)?.slots ?? [];
+  const there = new Set(slotsIn(before));
+  const signs = marksOf?.(unit);
+  if (!signs) return [];
+  const left = new Set(unit.facts.accepted?.map(({ rule }) => rule));
+  const found = new Map<CareId, SupplyView[]>();
+  for (const id of slotsIn(after)) {
+    const supply = id === null || there.has(id) ? undefined : stash.byId.get(id);
+    const lot = supply && mainOf(supply);
+    if (!supply || !lot) continue;
+    for (const rule of careFor(supply, signs, bodyOf(supply, lot).massMg)) {
+      if (left.has(rule) || habits?.has(rule)) continue;
+      found.set(rule, [...(found.get(rule) ?? []), supply]);
     }
   }
-  return [...found.values()];
+  return [...found].map(([rule, things]) => ({ rule, unit, things }));
 }
 
+/** The same of all places of a plan, a few at a time, so that the page answers meanwhile; called with all of it. Returns what stops it. */
+function judgeAll(
+  plan: ArrangePreview,
+  stash: Stash,
+  room: ReturnType<typeof useRoom>,
+  then: (found: readonly Suffering[]) => void,
+): () => void {
+  const ids = new Set(plan.after.units.map(({ unitId }) => unitId));
+  const units = stash.wall.units.filter(({ id }) => ids.has(id));
+  const found: Suffering[] = [];
+  let timer: ReturnType<typeof setTimeout>;
+  const some = (from: number): void => {
+    for (const unit of units.slice(from, from + AT_ONCE)) found.push(...sufferingIn(unit, plan, stash, room));
+    if (from + AT_ONCE >= units.length) then(found);
+    else timer = setTimeout(some, 0, from + AT_ONCE);
+  };
+  timer = setTimeout(some, 0, 0);
+  return () => clearTimeout(timer);
+}
+
+/** So many places are judged in one task. */
+const AT_ONCE = 12;
 const NAMED = 3;
 
 /** Asked of the rules before anything is moved: what the new places would do to what comes there. */
 export const WouldSuffer = memo(function WouldSuffer({ plan, stash }: WouldSufferProps) {
   const room = useRoom(stash);
   const [suffering, setSuffering] = useState<readonly Suffering[]>([]);
-  // In a task of its own: of thousands of things it takes as long as a drawing.
-  useEffect(() => {
-    const timer = setTimeout(() => setSuffering(sufferingIn(plan, stash, room)));
-    return () => clearTimeout(timer);
-  }, [plan, stash, room]);
+  useEffect(() => judgeAll(plan, stash, room, setSuffering), [plan, stash, room]);
   return suffering.map(({ rule, unit, things }) => {
     const names = things.slice(0, NAMED).map(({ name }) => name);
     const more = things.length - names.length;
