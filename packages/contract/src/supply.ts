@@ -190,6 +190,18 @@ const price = z.object({
 const of = z.enum(LOTS);
 const n = z.int().min(0).max(1e12);
 
+/** What a cut made, size by size. */
+const cutPieces = z
+  .array(
+    z.object({
+      as: z.enum(['base', 'scrap']),
+      items: z.int().min(1, 'Say how many there are of a size.').max(10_000),
+      sizeUm: flatSize,
+    }),
+  )
+  .max(100, 'At most 100 sizes out of one cut.')
+  .readonly();
+
 /** What happened, in the act's own words; see the core's events. */
 export const happening = z.discriminatedUnion('act', [
   z.object({ act: z.literal('count'), of, items: n, left: n }),
@@ -209,6 +221,8 @@ export const happening = z.discriminatedUnion('act', [
     scraps: n,
     baseSize: flatSize.optional(),
     scrapSize: flatSize.optional(),
+    pieces: cutPieces.optional(),
+    fromScraps: n.optional(),
     project: lineOf('The project', 120).optional(),
   }),
   z.object({ act: z.literal('move') }),
@@ -274,6 +288,8 @@ export const stockRequest = z.discriminatedUnion('act', [
     left: wholeNumber('Scraps', 1e6),
     baseSize: flatSize.optional(),
     scrapSize: flatSize.optional(),
+    /** Of several sizes; then bases and scraps are counted from these. */
+    pieces: cutPieces.optional(),
     lotId: z.string().max(64).optional(),
     heldFor,
   }),

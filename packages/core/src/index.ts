@@ -53,7 +53,7 @@ export {
 } from './measure/wound';
 export { fillFromMass, type Fill } from './measure/fill';
 export type { AttributeDefinition, Attributes, AttributeValue } from './kinds/attributes';
-export { SHEET_SIZE_UM } from './kinds/cardstock';
+export { sheetSizeOf } from './stash/sheetSize';
 export {
   GRADES,
   inStash,
@@ -346,3 +346,14 @@ export { planImport, type KnownSupply, type RowVerdict } from './formats/importP
 export { readQuantity } from './formats/quantity';
 export type { CellRefusal } from './formats/refusal';
 export { MOST_CHARACTERS, type OpeningCount, type SupplyDraft } from './formats/supplyDraft';
+export { planCuts } from './bench/cut/planCuts';
+export type {
+  Cut,
+  CutOptions,
+  CutPanel,
+  CutPlan,
+  CutSheet,
+  CuttingStock,
+  Part as CutPart,
+  WantedPanel,
+} from './bench/cut/types';

@@ -93,7 +93,7 @@ function sayAct(entry: LedgerView, form: FormDefinition): string {
     case 'open':
       return `opened ${entry.packs} ${entry.packs === 1 ? 'pack' : 'packs'}: ${entry.sheets} sheets`;
     case 'cut':
-      return `cut ${entry.sheets} into ${entry.bases} bases and ${entry.scraps} scraps${sayFor(entry)}`;
+      return `cut ${entry.fromScraps ? some(entry.fromScraps, 'scrap', form, entry.act) : entry.sheets} into ${entry.bases} bases and ${entry.scraps} scraps${sayFor(entry)}`;
     case 'move':
       return '';
     case 'undo':

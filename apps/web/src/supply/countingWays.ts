@@ -5,7 +5,7 @@ import {
   ribbonFromMass,
   ribbonFromTurns,
   ribbonFromWound,
-  SHEET_SIZE_UM,
+  sheetSizeOf,
   sheetsFromMass,
   sheetsFromStack,
   sheetsFromWeighed,
@@ -54,9 +54,7 @@ const sheetsAnswer = (estimate: Estimate): CountingAnswer => ({
 
 function cardWays(supply: SupplyView): CountingWay[] {
   const cgsm = cgsmOf(supply);
-  const known = SHEET_SIZE_UM[supply.form];
-  const width = attribute(supply, 'sheetWidth') ?? known?.[0];
-  const height = attribute(supply, 'sheetHeight') ?? known?.[1];
+  const { widthUm: width, heightUm: height } = sheetSizeOf(supply) ?? {};
   const ten = attribute(supply, 'tenMass');
   const mass = { id: 'mass', label: 'Mass of the pile', type: 'mass', start: '' } as const;
   return [

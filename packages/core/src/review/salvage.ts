@@ -1,7 +1,7 @@
+import { sheetSizeOf } from '../stash/sheetSize';
 import type { Bodied } from '../stash/body';
 import type { Stock } from '../stock/stock';
 import type { Kind } from '../kinds/definition';
-import { SHEET_SIZE_UM } from '../kinds/cardstock';
 import { formOf } from '../kinds/registry';
 
 /** What storage still lacks and a discarded thing might serve as. */
@@ -33,14 +33,10 @@ const FLAT: ReadonlySet<NeededAs> = new Set(['divider', 'winding card', 'swatch 
 export type Salvageable = Bodied & { readonly stock: Pick<Stock, 'left'> };
 
 /** Width and height of the flat stuff of a thing, µm. */
-function flatSize({ kind, form, facts }: Salvageable): readonly [number, number] {
-  const sheet = SHEET_SIZE_UM[form];
-  if (sheet) return sheet;
-  const { size, attributes } = facts;
-  const [w, h] = [attributes?.sheetWidth, attributes?.sheetHeight];
-  if (typeof w === 'number' && typeof h === 'number') return [w, h];
-  if (size) return [size.widthUm, size.heightUm];
-  const { envelope } = formOf(kind, form);
+function flatSize(thing: Salvageable): readonly [number, number] {
+  const sheet = sheetSizeOf(thing);
+  if (sheet) return [sheet.widthUm, sheet.heightUm];
+  const { envelope } = formOf(thing.kind, thing.form);
   const [longest = 0, second = 0] = Object.values<number>({ ...envelope }).sort((a, b) => b - a);
   return [longest, second];
 }

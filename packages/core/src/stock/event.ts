@@ -34,6 +34,13 @@ export interface Weights {
   readonly afterMg: number;
 }
 
+/** Bases or scraps of one size that came out of a cut. */
+export interface CutPiece {
+  readonly as: 'base' | 'scrap';
+  readonly items: number;
+  readonly sizeUm: FlatSize;
+}
+
 /** What happened, in the act's own words. Amounts are uses, sheets, pieces or µm; of packs, bases and scraps, how many. */
 export type Happening =
   | { readonly act: 'count'; readonly of: LotAs; readonly items: number; readonly left: number }
@@ -56,6 +63,10 @@ export type Happening =
       readonly scraps: number;
       readonly baseSize?: FlatSize;
       readonly scrapSize?: FlatSize;
+      /** Where they came out in several sizes: each of them; the counts are theirs. */
+      readonly pieces?: readonly CutPiece[];
+      /** Scraps cut up; no sheets then. */
+      readonly fromScraps?: number;
       readonly project?: string;
     }
   | { readonly act: 'move' }

@@ -125,6 +125,27 @@ test('uses per fill and "low" can be set for one supply', () => {
   expect(shelf.stock).toMatchObject({ left: 90, state: 'low' });
 });
 
+test('a cut makes pieces of several sizes, one lot a size, and a scrap is cut up like a sheet', () => {
+  const shelf = new Shelf();
+  const size = (cm: number) => ({ widthUm: cm * 10_000, heightUm: 50_000 });
+  shelf.ask(count(3));
+  const pieces = [
+    { as: 'base', items: 2, sizeUm: size(9) },
+    { as: 'scrap', items: 1, sizeUm: size(12) },
+    { as: 'scrap', items: 1, sizeUm: size(7) },
+    { as: 'scrap', items: 1, sizeUm: size(12) },
+  ] as const;
+  shelf.ask({ act: 'cut', amount: 1, items: 0, left: 0, pieces });
+  expect(shelf.stock).toMatchObject({ left: 2, parts: { base: 2, scrap: 3 }, used: 1 });
+  const scrap = shelf.now().find(({ sizeUm }) => sizeUm?.widthUm === 120_000);
+  expect(scrap?.items).toBe(2);
+  const again = [{ as: 'base', items: 1, sizeUm: size(9) }] as const;
+  const cut = shelf.ask({ act: 'cut', amount: 1, items: 0, left: 0, lotId: scrap?.id, pieces: again });
+  expect(shelf.stock).toMatchObject({ left: 2, parts: { base: 3, scrap: 2 }, used: 1 });
+  shelf.undo(cut);
+  expect(shelf.stock).toMatchObject({ parts: { base: 2, scrap: 3 } });
+});
+
 test('packs, sheets, bases and scraps are lots of one supply, scraps apart by size', () => {
   const shelf = new Shelf();
   const small = { widthUm: 70_000, heightUm: 50_000 };

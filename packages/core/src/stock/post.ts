@@ -1,6 +1,6 @@
 import type { FormDefinition, LotAs } from '../kinds/definition';
 import { mainLot, type FlatSize, type Holding } from '../stash/holding';
-import type { Happening, Posting, Price, Weights } from './event';
+import type { CutPiece, Happening, Posting, Price, Weights } from './event';
 import type { CountRule } from './fold';
 
 /** A thing a person wants to write into the ledger. `lotId` names one lot; else `of` says which sort of lot is meant. */
@@ -31,6 +31,8 @@ export type StockRequest = {
       readonly left: number;
       readonly baseSize?: FlatSize | undefined;
       readonly scrapSize?: FlatSize | undefined;
+      /** Of several sizes; then `items` and `left` are counted from these. */
+      readonly pieces?: readonly CutPiece[] | undefined;
       readonly project?: string | undefined;
     }
 );
@@ -258,30 +260,51 @@ class Plan {
     return this.done({ act: 'open', packs, sheets }, [...taken.postings, by(id, 0, sheets)]);
   }
 
-  cut({ amount, items, left, baseSize, scrapSize, lotId, project }: Extract<StockRequest, { act: 'cut' }>) {
+  cut({ amount, items, left, baseSize, scrapSize, pieces, lotId, project }: CutRequest) {
     if (!this.form.parts) return refuse('no_such_part');
     const taken = this.take({ lotId }, amount, 'use');
     if ('code' in taken) return taken;
     const gains = (of: LotAs, count: number, sizeUm: FlatSize | undefined): Posting[] =>
       count > 0 ? [by(this.gainer({ of, sizeUm }).id, count, 0)] : [];
+    const bySize = pieces && oneEach(pieces);
+    const count = (as: LotAs, given: number): number =>
+      bySize ? bySize.reduce((sum, piece) => sum + (piece.as === as ? piece.items : 0), 0) : given;
     const postings = [
       ...taken.postings,
-      ...gains('base', items, baseSize),
-      ...gains('scrap', left, scrapSize),
+      ...(bySize
+        ? bySize.flatMap((piece) => gains(piece.as, piece.items, piece.sizeUm))
+        : [...gains('base', items, baseSize), ...gains('scrap', left, scrapSize)]),
     ];
+    const whole = this.asOf({ lotId }) === 'whole';
     return this.done(
       {
         act: 'cut',
-        sheets: amount,
-        bases: items,
-        scraps: left,
+        sheets: whole ? amount : 0,
+        ...(whole ? {} : { fromScraps: amount }),
+        bases: count('base', items),
+        scraps: count('scrap', left),
         ...(baseSize ? { baseSize } : {}),
         ...(scrapSize ? { scrapSize } : {}),
+        ...(bySize ? { pieces: bySize } : {}),
         ...(project === undefined ? {} : { project }),
       },
       postings,
     );
   }
+}
+
+type CutRequest = Extract<StockRequest, { act: 'cut' }>;
+
+/** Pieces of one size together, so that one lot takes them. */
+function oneEach(pieces: readonly CutPiece[]): CutPiece[] {
+  const found: CutPiece[] = [];
+  for (const piece of pieces) {
+    const at = found.findIndex(({ as, sizeUm }) => as === piece.as && sameSize(sizeUm, piece.sizeUm));
+    const same = found[at];
+    if (same) found[at] = { ...same, items: same.items + piece.items };
+    else found.push(piece);
+  }
+  return found;
 }
 
 const by = (holdingId: string, items: number, left: number): Posting => ({
