@@ -9,6 +9,7 @@ export { FamiliesScreen } from './arrange/families/FamiliesScreen';
 export { PlanScreen } from './arrange/plan/PlanScreen';
 export { OrderScreen } from './arrange/order/OrderScreen';
 export { BenchScreen } from './bench/BenchScreen';
+export { CutScreen } from './bench/cut/CutScreen';
 export { KitsScreen } from './bench/KitsScreen';
 export { DataScreen } from './data/DataScreen';
 export { ImportScreen } from './data/ImportScreen';

@@ -194,6 +194,21 @@ export const preferencesBody = z.object({
   muted: z.array(z.enum(NUDGES)).default([]),
   /** What is usually warned of and the person does everywhere: said once, and kept. */
   habits: z.array(z.enum(CARE_IDS)).default([]),
+  /** The longest cut the trimmer makes, µm. */
+  trimmerUm: z.int().min(10_000).max(5_000_000).default(310_000),
+  /** What is left of a cut is kept from this shorter side on, µm. */
+  keepFromUm: z.int().min(0).max(1_000_000).default(25_000),
+  /** Sizes the person cuts often. */
+  ownSizes: z
+    .array(
+      z.object({
+        name: named('The name of a size'),
+        widthUm: z.int().min(1).max(2_000_000),
+        heightUm: z.int().min(1).max(2_000_000),
+      }),
+    )
+    .max(60, 'At most 60 sizes of one’s own.')
+    .default([]),
 });
 export type Preferences = z.infer<typeof preferencesBody>;
 

@@ -357,3 +357,6 @@ export type {
   Part as CutPart,
   WantedPanel,
 } from './bench/cut/types';
+export { readySizes, type ReadySize, type ReadyWhat } from './bench/readySizes';
+export { isWorthKeeping, nearScraps, toCut, type ToCut } from './bench/toCut';
+export { pocketsFor } from './bench/pocket';

@@ -129,6 +129,9 @@ export const DEFAULT_PREFERENCES: Preferences = {
   hideOutOfSeason: false,
   muted: [],
   habits: [],
+  trimmerUm: 310_000,
+  keepFromUm: 25_000,
+  ownSizes: [],
 };
 
 /** The person's own order of families, units and currency, and the record they are kept in. */

@@ -61,6 +61,7 @@ export function BenchScreen() {
         ))}
         <View style={styles.row}>
           <Button label="All projects, kits and packs" onPress={() => router.push('/bench/kits')} />
+          <Button label="Plan cuts" onPress={() => router.push('/bench/cut')} />
         </View>
       </View>
     </Page>
@@ -69,6 +70,6 @@ export function BenchScreen() {
 
 const styles = StyleSheet.create({
   part: { gap: space.s },
-  row: { flexDirection: 'row' },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   list: { backgroundColor: colour.card, marginHorizontal: -space.m },
 });

@@ -1,5 +1,6 @@
 import { formOf, PARTS, type Part } from '@red-shelf/core';
 import { stockRequest, type StockRequestBody, type SupplyView } from '@red-shelf/contract';
+import { router } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
@@ -55,6 +56,12 @@ export function PartActs({
       <View style={styles.row}>
         {pack > 0 && <Button label="Open a pack" onPress={() => flip('open')} />}
         {supply.stock.left > 0 && <Button label="Cut" onPress={() => flip('cut')} />}
+        {(supply.stock.left > 0 || scrap > 0) && (
+          <Button
+            label="Plan cuts"
+            onPress={() => router.push({ pathname: '/bench/cut', params: { supply: supply.id } })}
+          />
+        )}
         {base > 0 && <Button label="Use a base" onPress={() => useOne('base')} />}
         {scrap > 0 && <Button label="Use a scrap" onPress={() => useOne('scrap')} />}
         <Button label="Count these" onPress={() => flip('count')} />

@@ -1,0 +1,20 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import playwrightConfig from '../playwright.config.ts';
+import { openStore } from '../apps/server/src/db/open.ts';
+import { systemPorts } from '../apps/server/src/services/ports.ts';
+import { restoreDocument } from '../apps/server/src/services/restore.ts';
+import { startServer } from '../apps/server/src/test/startServer.ts';
+import { demoRoom } from '../apps/server/src/demo/room.ts';
+const folder = mkdtempSync(join(tmpdir(), 'zz-'));
+const db = join(folder, 'stash.db');
+const store = await openStore(db, 'apps/server/drizzle');
+await restoreDocument({ store, ports: systemPorts }, demoRoom(Date.now()));
+store.close();
+const { process: server, url } = await startServer(['apps/server/dist/main.js'], { cwd: process.cwd(), db });
+const browser = await chromium.launch(playwrightConfig.projects[0].use.launchOptions);
+const steps = (await import(process.argv[2]!)).default;
+try { await steps(browser, url); } catch (e) { console.log(e); }
+await browser.close(); server.kill('SIGTERM');
