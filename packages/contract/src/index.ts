@@ -13,6 +13,8 @@ export {
   type Strips,
   type StripsRequest,
 } from './arrange';
+export { wishBody, type HushBody, type WishBody } from './records';
+export { GAP_QUESTIONS, gapsView, type GapQuestion, type GapsView } from './gaps';
 export { planOf, spotsOf, type PlanBody } from './plan';
 export { batchSet, MOST_AT_ONCE, type BatchSet } from './batch';
 export { changeView, commandHead, type ChangeView, type JournalLine, type KeptView } from './change';

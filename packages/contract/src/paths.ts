@@ -28,6 +28,7 @@ export const paths = {
   editRecord: at('PUT', '/api/records/:id'),
   removeRecord: at('POST', '/api/records/:id/remove'),
   journal: at('GET', '/api/changes'),
+  gaps: at('GET', '/api/gaps'),
   colourNames: at('POST', '/api/colour-names'),
   coloursCalled: at('POST', '/api/colour-names/called'),
   readColour: at('POST', '/api/devices/reader'),

@@ -9,6 +9,10 @@ export function nameOfRecord(body: RecordBody): string {
       return `${body.what} for ${body.where}`;
     case 'done':
       return 'What was dealt with';
+    case 'wish':
+      return `${body.name} on the shopping list`;
+    case 'hush':
+      return 'That question';
     case 'challenge':
       return `Only ${body.unitName}`;
     default:

@@ -12,6 +12,7 @@ import {
 } from '@red-shelf/core';
 import { z } from 'zod';
 import { purposesBody, recipesBody, schemeBody, smoothness } from './arrange';
+import { GAP_QUESTIONS } from './gaps';
 import { planBody } from './plan';
 
 /** Things kept whole beside the supplies: kits and collections, bought packs, ranges, sessions, preferences. */
@@ -165,6 +166,36 @@ export const orderBody = z.object({
   scheme: schemeBody.omit({ purposes: true, inSight: true }),
 });
 
+/** Something to buy: how much, and why. `amount` in what one buys by: things, sheets, pieces, µm. */
+export const wishBody = z.object({
+  sort: z.literal('wish'),
+  /** The supply it is one of; null for something that is not owned yet. */
+  supplyId: id.nullable(),
+  name: named('The name'),
+  kind: z.enum(KINDS),
+  form: z.string().max(40),
+  maker: lineOf('The maker', 80).default(''),
+  range: lineOf('The range', 120).default(''),
+  code: lineOf('A code', 40).default(''),
+  hex: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/)
+    .nullable(),
+  amount: z.int('How much must be a whole number.').min(1, 'Buy at least one.').max(1e12),
+  why: lineOf('Why', 200).default(''),
+  price,
+});
+
+/** A question about something that is not asked for now, or never again. */
+export const hushBody = z.object({
+  sort: z.literal('hush'),
+  question: z.enum(GAP_QUESTIONS),
+  /** What it is about: ids or colours, as the question's rows are told apart. */
+  about: z.string().min(1).max(300),
+  /** Asked again from that day on; null for never. */
+  until: z.iso.date().nullable(),
+});
+
 export const NUDGES = ['due', 'forgotten', 'caps', 'partners', 'unused', 'seasons', 'misfits'] as const;
 export type Nudge = (typeof NUDGES)[number];
 
@@ -223,12 +254,16 @@ export const recordBody = z.discriminatedUnion('sort', [
   drawersBody,
   planBody,
   orderBody,
+  wishBody,
+  hushBody,
 ]);
 export type RecordBody = z.infer<typeof recordBody>;
 export type GroupBody = z.infer<typeof groupBody>;
 export type NeedBody = z.infer<typeof needBody>;
 export type ChallengeBody = z.infer<typeof challengeBody>;
 export type DrawersBody = z.infer<typeof drawersBody>;
+export type WishBody = z.infer<typeof wishBody>;
+export type HushBody = z.infer<typeof hushBody>;
 export type OrderBody = z.infer<typeof orderBody>;
 export type RangeBody = z.infer<typeof rangeBody>;
 export type SessionBody = z.infer<typeof sessionBody>;

@@ -11,6 +11,7 @@ import { addMany, batchEdit, merge, verdictBody } from './batch';
 import { changeView, journalLine, keptView } from './change';
 import { colourName, MOST_NAMES, photoView, readerRequest, reading, scannable } from './devices';
 import { importChoices, importCommit, importPreview, importProgress, restoring, uploadView } from './lists';
+import { gapsView } from './gaps';
 import { fullSupply, type LeanSupply } from './lean';
 import { editedRecord, newRecord, recordView } from './records';
 import { paths, type RoutePath } from './paths';
@@ -90,6 +91,8 @@ export const routes = {
   editRecord: route(paths.editRecord, editedRecord, changedRecord),
   removeRecord: route(paths.removeRecord, z.object({ version: z.int() }), changed),
   journal: route(paths.journal, nothing, z.object({ changes: z.array(journalLine) })),
+  /** Running out, missing, forgotten, doubled, room. */
+  gaps: route(paths.gaps, nothing, gapsView),
   colourNames: route(
     paths.colourNames,
     z.object({ query: z.string().max(60) }),

@@ -254,7 +254,7 @@ export { makeGrouping, type Grouping } from './arrange/groups';
 export { shareOut } from './arrange/spread';
 export { forecastRunOut, type RunOut, type RunOutOptions, type RunsOut } from './stock/forecast';
 export type { Use } from './stock/rate';
-export { usesIn } from './stock/uses';
+export { usesIn, type Told } from './stock/uses';
 export { colourHoles, type Hole, type HoleOptions } from './gaps/holes';
 export { growthOf, SETTLING_MS, withGaps } from './arrange/growth';
 export { allocate } from './arrange/place/allocate';
@@ -360,3 +360,8 @@ export type {
 export { readySizes, type ReadySize, type ReadyWhat } from './bench/readySizes';
 export { isWorthKeeping, nearScraps, toCut, type ToCut } from './bench/toCut';
 export { pocketsFor } from './bench/pocket';
+export { doubles, type DoubleRow } from './gaps/doubles';
+export { missingColours, type HoleRow, type KnownRange, type RangeRow } from './gaps/missingColours';
+export { roomLeft, type RoomRow } from './gaps/roomLeft';
+export { runningOut, type RunningAdvice, type RunningRow } from './gaps/runningOut';
+export { idleDays } from './stash/idle';

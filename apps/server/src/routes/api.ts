@@ -13,6 +13,7 @@ import { addMany, batchEdit } from '../services/batch';
 import { runCommand } from '../services/commands';
 import { coloursCalled, suggestColours } from '../services/colourNames';
 import { stashList, type Context } from '../services/context';
+import { gapsNow } from '../services/gaps';
 import { journal } from '../services/journal';
 import { mergeSupplies } from '../services/merge';
 import { addRecord, editRecord, removeRecord } from '../services/records';
@@ -44,6 +45,7 @@ export function apiRoutes(context: Context, uploads: Uploads): Router {
   mount(router, routes.getSupply, ({ params }) => getSupply(context, idOf(params)));
   mount(router, routes.listRecords, async () => ({ records: await recordsNow(context) }));
   mount(router, routes.journal, async () => ({ changes: await journal(context) }));
+  mount(router, routes.gaps, async () => gapsNow(context));
   mount(router, routes.getWall, async () => wallNow(context));
   mount(router, routes.previewArrange, ({ body, signal }) => previewArrange(context, body, signal));
   mount(router, routes.arrangeProgress, ({ params }) => Promise.resolve(progressOf(idOf(params))));

@@ -20,6 +20,7 @@ export const keys = {
   arrange: ['arrange'] as const,
   records: ['records'] as const,
   journal: ['journal'] as const,
+  gaps: ['gaps'] as const,
 };
 
 export type List = readonly SupplyView[];
@@ -98,7 +99,7 @@ export async function refresh(client: QueryClient): Promise<void> {
   await Promise.all([
     // Also while no screen shows the list: walls and records come with it.
     client.refetchQueries({ queryKey: keys.supplies, type: 'all' }),
-    ...[...rest, keys.journal, ['supply'] as const].map((queryKey) => client.invalidateQueries({ queryKey })),
+    ...[...rest, keys.journal, keys.gaps, ['supply'] as const].map((queryKey) => client.invalidateQueries({ queryKey })),
   ]);
 }
 

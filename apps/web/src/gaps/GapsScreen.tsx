@@ -1,96 +1,135 @@
-import { findGaps, formOf, KIND_DEFINITIONS } from '@red-shelf/core';
-import type { SupplyView } from '@red-shelf/contract';
-import { router } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { findGaps } from '@red-shelf/core';
+import { GAP_QUESTIONS, type GapQuestion, type GapsView } from '@red-shelf/contract';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useMemo, useState, type ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { order, routes } from '../api/client';
-import { useStash } from '../api/queries';
-import { useChange } from '../api/useChange';
-import { Waiting } from '../ui/Waiting';
-import { sayStock, sayWhat } from '../copy/supply';
+import { useStash, type Stash } from '../api/queries';
+import { useWhere } from '../api/where';
+import { GAP_TITLES, NO_GAPS } from '../copy/gaps';
 import { many, thousands } from '../copy/words';
-import { ReasonRow } from '../row/ReasonRow';
 import { colour, LIP, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
-import { useWhere } from '../api/where';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
+import { Waiting } from '../ui/Waiting';
+import { GapActsProvider } from './acts';
+import { PutOff } from './PutOff';
+import {
+  DoubleRow,
+  HoleRow,
+  HomelessRow,
+  PartnerRow,
+  RangeRow,
+  RoomRow,
+  RunningRow,
+  UnusedRow,
+} from './rows';
+import { aboutOf, useGaps } from './useGaps';
+import { useWishes } from './useWish';
 
-type Sort = 'running' | 'unplaced';
 /** Rows drawn at first, and how many each “show more” adds: nobody buys a thousand things at once. */
 const ROWS = 40;
+const isQuestion = (word: string | undefined): word is GapQuestion =>
+  GAP_QUESTIONS.some((each) => each === word);
 
-/** What is low or out, and what has no place. */
+/** Six questions, each with its rows: why, and one act that fits. What is accepted goes to the shopping list. */
 export function GapsScreen() {
+  const { about } = useLocalSearchParams<{ about?: string }>();
   const { stash, error } = useStash();
-  const [sort, setSort] = useState<Sort>('running');
-  const [most, setMost] = useState(ROWS);
+  const { gaps, away } = useGaps(stash);
+  const { wishes } = useWishes();
   const where = useWhere(stash);
-  const gaps = useMemo(
-    () => findGaps((stash?.supplies ?? []).map((supply) => ({ ...supply, placed: where(supply) !== null }))),
+  const [most, setMost] = useState(ROWS);
+  const homeless = useMemo(
+    () =>
+      findGaps((stash?.supplies ?? []).map((supply) => ({ ...supply, placed: where(supply) !== null })))
+        .unplaced,
     [stash, where],
   );
-  if (!stash) return <Waiting error={error} />;
-  const running = [...gaps.out, ...gaps.low];
-  const all = sort === 'running' ? running : gaps.unplaced;
-  const shown = all.slice(0, most);
-  const choose = (next: Sort): void => {
-    setSort(next);
-    setMost(ROWS);
+  if (!stash || !gaps) return <Waiting error={error} />;
+  const question = isQuestion(about) ? about : 'running';
+  const rows: Readonly<Record<GapQuestion, readonly ReactNode[]>> = {
+    ...rowsOf(gaps, stash),
+    room: [
+      ...rowsOf(gaps, stash).room,
+      ...homeless.map((supply) => <HomelessRow key={supply.id} supply={supply} />),
+    ],
   };
+  const all = GAP_QUESTIONS.reduce((sum, each) => sum + rows[each].length, 0);
+  const shown = rows[question];
   return (
-    <Page title="Gaps" aside={`${many(running.length + gaps.unplaced.length, 'thing')} worth a look`}>
+    <Page title="Gaps" aside={`${many(all, 'thing')} worth a look`}>
       <View style={styles.links}>
+        <Button
+          label={wishes.length > 0 ? `Shopping list (${wishes.length})` : 'Shopping list'}
+          main={wishes.length > 0}
+          onPress={() => router.push('/gaps/shopping')}
+        />
         <Button label="Worth a look" onPress={() => router.push('/gaps/look')} />
         <Button label="Sort out" onPress={() => router.push('/gaps/sort-out')} />
       </View>
+      {away && (
+        <Note sort="attention">Red Shelf does not answer: only what is low or out is known here.</Note>
+      )}
       <View style={styles.tiles} role="radiogroup" aria-label="Which gaps">
-        <Tile
-          label={`running out: ${gaps.out.length} out, ${gaps.low.length} low`}
-          count={running.length}
-          on={sort === 'running'}
-          onPress={() => choose('running')}
-        />
-        <Tile
-          label="without a place"
-          count={gaps.unplaced.length}
-          on={sort === 'unplaced'}
-          onPress={() => choose('unplaced')}
-        />
+        {GAP_QUESTIONS.map((each) => (
+          <Tile
+            key={each}
+            label={GAP_TITLES[each]}
+            count={rows[each].length}
+            on={question === each}
+            onPress={() => {
+              router.setParams({ about: each });
+              setMost(ROWS);
+            }}
+          />
+        ))}
       </View>
       {shown.length === 0 ? (
-        <Note>
-          {sort === 'running' ? 'Nothing is low. Use something pretty.' : 'Everything has a place.'}
-        </Note>
+        <Note>{NO_GAPS[question]}</Note>
       ) : (
-        <View role="list" style={styles.list}>
-          {shown.map((supply) => (
-            <GapRow key={supply.id} supply={supply} sort={sort} />
-          ))}
-        </View>
+        <GapActsProvider>
+          <View role="list" style={styles.list}>
+            {shown.slice(0, most)}
+          </View>
+        </GapActsProvider>
       )}
-      {all.length > most && (
+      {shown.length > most && (
         <Button
-          label={`Show more (${thousands(all.length - most)} left)`}
+          label={`Show more (${thousands(shown.length - most)} left)`}
           onPress={() => setMost(most + ROWS)}
         />
       )}
+      <PutOff stash={stash} />
     </Page>
   );
 }
 
-function Tile({
-  label,
-  count,
-  on,
-  onPress,
-}: {
-  label: string;
-  count: number;
-  on: boolean;
-  onPress: () => void;
-}) {
+function rowsOf(gaps: GapsView, stash: Stash): Record<GapQuestion, ReactNode[]> {
+  return {
+    running: gaps.running.map((row) => <RunningRow key={aboutOf.running(row)} {...{ row, stash }} />),
+    colours: [
+      ...gaps.ranges.map((row) => <RangeRow key={aboutOf.ranges(row)} row={row} />),
+      ...gaps.colours.map((row) => <HoleRow key={aboutOf.colours(row)} {...{ row, stash }} />),
+    ],
+    partners: gaps.partners.map((row) => <PartnerRow key={aboutOf.partners(row)} {...{ row, stash }} />),
+    unused: gaps.unused.map((row) => <UnusedRow key={aboutOf.unused(row)} {...{ row, stash }} />),
+    doubles: gaps.doubles.map((row) => (
+      <DoubleRow key={`${row.why} ${aboutOf.doubles(row)}`} {...{ row, stash }} />
+    )),
+    room: gaps.room.map((row) => <RoomRow key={aboutOf.room(row)} {...{ row, stash }} />),
+  };
+}
+
+interface TileProps {
+  readonly label: string;
+  readonly count: number;
+  readonly on: boolean;
+  readonly onPress: () => void;
+}
+
+function Tile({ label, count, on, onPress }: TileProps) {
   return (
     <Pressable
       role="radio"
@@ -108,42 +147,12 @@ function Tile({
   );
 }
 
-function GapRow({ supply, sort }: { readonly supply: SupplyView; readonly sort: Sort }) {
-  const form = formOf(supply.kind, supply.form);
-  const buy = useChange(() =>
-    order(routes.actOnSupply, { id: supply.id, body: { act: 'buy', amount: form.usualPurchase } }),
-  );
-  const { state, uses } = supply.stock;
-  const used = uses === 0 ? 'never used' : `used ${many(uses, 'time')}`;
-  const reason = state === 'out' ? `out, ${used}` : `${sayStock(supply)}, ${used}`;
-  return (
-    <ReasonRow
-      supply={supply}
-      reason={sort === 'running' ? `${reason} · ${sayWhat(supply)}` : sayWhat(supply)}
-    >
-      {sort === 'running' ? (
-        <Button
-          label="Bought"
-          says={`Bought: ${supply.name}`}
-          busy={buy.isPending}
-          onPress={() => buy.mutate(undefined)}
-        />
-      ) : (
-        <Button
-          label="Find a place"
-          says={`Find a place for ${KIND_DEFINITIONS[supply.kind].plural}`}
-          onPress={() => router.push({ pathname: '/arrange', params: { kind: supply.kind } })}
-        />
-      )}
-    </ReasonRow>
-  );
-}
-
 const styles = StyleSheet.create({
   links: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
-  tiles: { flexDirection: 'row', gap: space.s },
+  tiles: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   tile: {
-    flex: 1,
+    flexGrow: 1,
+    flexBasis: 104,
     padding: space.m - 4,
     backgroundColor: colour.card,
     borderWidth: 1,

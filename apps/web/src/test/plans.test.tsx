@@ -1,7 +1,5 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
-import { router } from 'expo-router';
 import { ArrangeScreen } from '../arrange/ArrangeScreen';
-import { GapsScreen } from '../gaps/GapsScreen';
 import { change, fakeServer, Refused, show, supply, unit } from './harness';
 
 jest.mock('expo-router', () => ({
@@ -225,38 +223,6 @@ test('a preview that is no longer true is said, and made again', async () => {
   fireEvent.click(await screen.findByRole('button', { name: /^It stands so already/ }));
   expect(await screen.findByText('The stash has changed since this preview.')).toBeTruthy();
   await waitFor(() => expect(sent.filter(({ path }) => path.endsWith('preview'))).toHaveLength(2));
-});
-
-test('gaps: what is out comes before what is low; bought writes the usual purchase', async () => {
-  const sent = fakeServer({
-    ...STASH,
-    'POST /api/supplies/s3/ledger': { supply: SUPPLIES[2], change: change() },
-  });
-  show(<GapsScreen />);
-  const things = (await screen.findAllByRole('link')).map((link) => link.getAttribute('aria-label'));
-  expect(things).toEqual(['Dry Well', 'Kiln Door']);
-  expect(screen.getByRole('radio', { name: '2 running out: 1 out, 1 low' })).toBeTruthy();
-  fireEvent.click(screen.getByRole('button', { name: 'Bought: Dry Well' }));
-  await waitFor(() => expect(sent[0]?.body).toEqual({ act: 'buy', amount: 1 }));
-});
-
-test('gaps: a long list is drawn a stretch at a time', async () => {
-  const many = Array.from({ length: 95 }, (_, i) => ({ ...SUPPLIES[2], id: `dry-${i}`, name: `Dry ${i}` }));
-  fakeServer({ ...STASH, 'GET /api/supplies': { supplies: many, order: '' } });
-  show(<GapsScreen />);
-  expect(await screen.findAllByRole('link')).toHaveLength(40);
-  fireEvent.click(screen.getByRole('button', { name: 'Show more (55 left)' }));
-  fireEvent.click(screen.getByRole('button', { name: 'Show more (15 left)' }));
-  expect(screen.getAllByRole('link')).toHaveLength(95);
-  expect(screen.queryByRole('button', { name: /^Show more/ })).toBeNull();
-});
-
-test('gaps: things without a place lead to Arrange for their kind', async () => {
-  fakeServer(STASH);
-  show(<GapsScreen />);
-  fireEvent.click(await screen.findByRole('radio', { name: '1 without a place' }));
-  fireEvent.click(screen.getByRole('button', { name: 'Find a place for Inks' }));
-  expect(router.push).toHaveBeenCalledWith({ pathname: '/arrange', params: { kind: 'ink' } });
 });
 
 test('applied while nobody answers, it is not said to be done: it is kept, and sent when somebody does', async () => {

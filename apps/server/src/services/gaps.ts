@@ -1,0 +1,119 @@
+import {
+  doubles,
+  forgottenTen,
+  isOnWall,
+  KINDS,
+  missingColours,
+  missingPartners,
+  neverUsed,
+  roomLeft,
+  runningOut,
+  idleDays,
+  type FullWhen,
+} from '@red-shelf/core';
+import type { GapsView, SupplyView } from '@red-shelf/contract';
+import { stashList, type Context } from './context';
+import { recordsNow, wallNow } from './since';
+import { useDigest } from './useDigest';
+
+const dayOf = (time: number): string => new Date(time).toISOString().slice(0, 10);
+const daysOf = (full: FullWhen | null) =>
+  full && { median: dayOf(full.median), low: dayOf(full.low), high: dayOf(full.high) };
+
+/** What is running out, missing, forgotten, doubled, and where room ends: worked out from the stash and its ledger. */
+export async function gapsNow(context: Context): Promise<GapsView> {
+  const usesOf = await useDigest(context.store).read();
+  const [supplies, wall, records] = await Promise.all([
+    stashList(context).all(),
+    wallNow(context),
+    recordsNow(context),
+  ]);
+  const now = Date.parse(context.ports.now());
+  const ranges = records.flatMap(({ id, body }) => (body.sort === 'range' ? [{ ...body, id }] : []));
+  const colours = missingColours(supplies, ranges, KINDS);
+  const named = ({
+    id,
+    maker,
+    name,
+    kind,
+  }: (typeof ranges)[number] | (typeof colours.ranges)[number]['range']) => ({
+    ...{ id, maker, name, kind },
+  });
+  return {
+    running: runningOut(supplies, usesOf, now).map(({ item, state, runsOut, advice }) => ({
+      ...{ question: 'running', supplyId: item.id, state, runsOut, advice },
+    })),
+    colours: colours.holes.map(({ nearest, fill, kind, hex, weight, difference }) => ({
+      ...{ question: 'colours', kind, hex, weight, difference },
+      nearestId: nearest?.id ?? null,
+      fill: fill && { ...fill, range: named(fill.range) },
+    })),
+    ranges: colours.ranges.map(({ range, owned, usedUp, missing }) => ({
+      ...{ question: 'ranges', range: named(range), owned, usedUp, missing: [...missing] },
+    })),
+    partners: partnersOf(supplies),
+    unused: unusedOf(supplies, now, isDeep(wall)),
+    doubles: doubles(supplies).map((row) => ({
+      ...{ question: 'doubles', why: row.why, supplyIds: row.items.map(({ id }) => id) },
+      ...(row.why === 'spares' ? { have: row.have, meant: row.meant } : {}),
+      ...(row.why === 'alike' ? { difference: row.difference } : {}),
+    })),
+    room: roomOf(supplies, wall, now),
+  };
+}
+
+type Wall = Awaited<ReturnType<typeof wallNow>>;
+
+/** Partners that are missing, a row for each supply. */
+function partnersOf(supplies: readonly SupplyView[]): GapsView['partners'] {
+  const rows = new Map<string, GapsView['partners'][number]>();
+  for (const { item, partner, out } of missingPartners(supplies)) {
+    const row = rows.get(item.id) ?? { question: 'partners', supplyId: item.id, lacks: [] };
+    row.lacks.push({ name: partner.name, kind: partner.kind, form: partner.form ?? null, out });
+    rows.set(item.id, row);
+  }
+  return [...rows.values()];
+}
+
+const isDeep = ({ units }: Wall): ((unitId: string) => boolean) => {
+  const deep = new Set(units.filter(({ facts }) => facts.reach === 'far').map(({ id }) => id));
+  return (unitId) => deep.has(unitId);
+};
+
+/** What was never used, and this week's ten that are forgotten. */
+function unusedOf(
+  supplies: readonly SupplyView[],
+  now: number,
+  deep: (unitId: string) => boolean,
+): GapsView['unused'] {
+  const never = neverUsed(supplies, now);
+  const known = new Set(never.map(({ item }) => item.id));
+  const seen = supplies.map((supply) => ({
+    ...supply,
+    outOfSight: supply.holdings.every(({ spot }) => spot === null || deep(spot.unitId)),
+  }));
+  const ten = forgottenTen(seen, now).filter(({ id }) => !known.has(id));
+  return [
+    ...ten.map((item) => ({
+      ...{ question: 'unused' as const, supplyId: item.id, why: 'forgotten' as const },
+      days: Math.floor(idleDays(item, now)),
+    })),
+    ...never.map(({ item, why, days }) => ({ question: 'unused' as const, supplyId: item.id, why, days })),
+  ];
+}
+
+function roomOf(supplies: readonly SupplyView[], { units }: Wall, now: number): GapsView['room'] {
+  const there = new Map<string, { cell: number | null; since: number }[]>();
+  for (const { holdings, createdAt } of supplies)
+    for (const { spot } of holdings)
+      if (spot) {
+        const list = there.get(spot.unitId) ?? [];
+        list.push({ cell: spot.cell, since: Date.parse(createdAt) });
+        there.set(spot.unitId, list);
+      }
+  return roomLeft(units.filter(isOnWall), (id) => there.get(id) ?? [], now).map(
+    ({ unit, filled, of, full }) => ({
+      ...{ question: 'room' as const, unitId: unit.id, filled, of, full: daysOf(full) },
+    }),
+  );
+}

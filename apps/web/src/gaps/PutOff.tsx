@@ -1,0 +1,56 @@
+import type { HushBody, RecordView } from '@red-shelf/contract';
+import { StyleSheet, View } from 'react-native';
+import { order, routes } from '../api/client';
+import { recordsOf, useRecords, type Stash } from '../api/queries';
+import { useChange } from '../api/useChange';
+import { GAP_TITLES, sayUntil } from '../copy/gaps';
+import { many } from '../copy/words';
+import { space } from '../theme/tokens';
+import { Button } from '../ui/Button';
+import { Folded } from '../ui/Folded';
+import { Txt } from '../ui/Txt';
+
+type HushRecord = RecordView & { body: HushBody };
+
+/** Questions that are put off or never asked again, and the way back. */
+export function PutOff({ stash }: { readonly stash: Stash }) {
+  const { data } = useRecords();
+  const hushed = recordsOf(data, 'hush');
+  if (hushed.length === 0) return null;
+  return (
+    <Folded label="Put off" value={many(hushed.length, 'question')} opens="see all">
+      {hushed.map((record) => (
+        <Put key={record.id} record={record} stash={stash} />
+      ))}
+    </Folded>
+  );
+}
+
+function Put({ record, stash }: { readonly record: HushRecord; readonly stash: Stash }) {
+  const { question, about, until } = record.body;
+  const ask = useChange(() =>
+    order(routes.removeRecord, { id: record.id, body: { version: record.version } }),
+  );
+  const name =
+    stash.byId.get(about.split(' ')[0] ?? '')?.name ??
+    stash.wall.units.find(({ id }) => id === about)?.name ??
+    about;
+  return (
+    <View style={styles.row}>
+      <Txt style={styles.words}>
+        {`${name}: ${GAP_TITLES[question]}, ${until ? `until ${sayUntil(until)}` : 'never again'}`}
+      </Txt>
+      <Button
+        label="Ask again"
+        says={`Ask again: ${name}`}
+        busy={ask.isPending}
+        onPress={() => ask.mutate(undefined)}
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space.s },
+  words: { flexGrow: 1, flexBasis: 200 },
+});

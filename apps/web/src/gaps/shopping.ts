@@ -1,0 +1,123 @@
+import {
+  colourDifference,
+  formOf,
+  inStash,
+  printMoney,
+  sayDifference,
+  type SaidDifference,
+} from '@red-shelf/core';
+import type { RecordView, SupplyView, WishBody } from '@red-shelf/contract';
+import type { Stash } from '../api/queries';
+import { sayMuch, sayPurchase } from '../copy/gaps';
+import type { Units } from '../copy/measure';
+import type { PaperSize } from '../draw/paper';
+
+export type Wish = RecordView & { body: WishBody };
+
+/** What one owns that is close to something one wants to buy, the nearest first. */
+export interface Close {
+  readonly supply: SupplyView;
+  readonly difference: SaidDifference;
+}
+const MOST = 3;
+/** Farther away it is no stand-in, ΔE. */
+const CLOSE = 10;
+
+/** Things of the same kind, with something left, that could do instead. */
+export function closeTo({ supplyId, kind, hex }: WishBody, { supplies }: Stash): Close[] {
+  if (hex === null) return [];
+  return supplies
+    .filter((each) => each.kind === kind && each.id !== supplyId && inStash(each) && each.stock.left > 0)
+    .map((supply) => ({ supply, deltaE: colourDifference(hex, supply.hex) }))
+    .filter(({ deltaE }) => deltaE <= CLOSE)
+    .sort((a, b) => a.deltaE - b.deltaE)
+    .slice(0, MOST)
+    .map(({ supply }) => ({ supply, difference: sayDifference(hex, supply.hex) }));
+}
+
+/** What a purchase costs, and what one sheet of it does; null where no price is known. */
+export function costOf({ price, kind, form, amount }: WishBody) {
+  if (!price) return null;
+  const { counting, usualPurchase } = formOf(kind, form);
+  const times = amount / usualPurchase;
+  const whole = { minor: Math.round(price.minor * times), currency: price.currency };
+  const each =
+    counting === 'sheets'
+      ? { minor: Math.round(price.minor / usualPurchase), currency: price.currency }
+      : null;
+  return { whole, each };
+}
+
+/** "12.40 EUR, 0.62 EUR a sheet". */
+export function sayCost(wish: WishBody): string {
+  const cost = costOf(wish);
+  if (!cost) return '';
+  return [printMoney(cost.whole), cost.each ? `${printMoney(cost.each)} a sheet` : '']
+    .filter(Boolean)
+    .join(', ');
+}
+
+/** What all of it costs, by currency, as far as prices are known. */
+export function sayTotal(wishes: readonly Wish[]): string {
+  const sums = new Map<string, number>();
+  let unknown = 0;
+  for (const { body } of wishes) {
+    const cost = costOf(body);
+    if (cost) sums.set(cost.whole.currency, (sums.get(cost.whole.currency) ?? 0) + cost.whole.minor);
+    else unknown++;
+  }
+  const said = [...sums].map(([currency, minor]) => printMoney({ minor, currency })).join(' and ');
+  if (said === '') return '';
+  return unknown > 0 ? `About ${said}, and ${unknown} whose price is not known.` : `About ${said}.`;
+}
+
+/** "Reed Pond (312), Hollin Towpath". */
+export const sayWish = ({ name, code, maker, range }: WishBody): string =>
+  `${name}${code ? ` (${code})` : ''}${maker || range ? `, ${`${maker} ${range}`.trim()}` : ''}`;
+
+/** The list as plain text, a line each. */
+export const asText = (wishes: readonly Wish[], units: Units): string =>
+  wishes
+    .map(({ body }) => {
+      const cost = sayCost(body);
+      const much = sayMuch(body.kind, body.form, body.amount, units);
+      return `[ ] ${much}${sayWish(body)} – ${formOf(body.kind, body.form).name}${cost ? ` – ${cost}` : ''}`;
+    })
+    .join('\n');
+
+/** The list as CSV. */
+export async function asCsv(wishes: readonly Wish[], units: Units): Promise<string> {
+  const { unparse } = (await import('papaparse')).default;
+  return unparse(
+    wishes.map(({ body }) => ({
+      Name: body.name,
+      Code: body.code,
+      Maker: body.maker,
+      Range: body.range,
+      Kind: body.kind,
+      Form: formOf(body.kind, body.form).name,
+      Colour: body.hex ?? '',
+      Amount: sayPurchase(body.kind, body.form, body.amount, units),
+      Why: body.why,
+      Price: sayCost(body),
+    })),
+    { escapeFormulae: true },
+  );
+}
+
+/** The list to print, with squares to tick. */
+export async function printList(wishes: readonly Wish[], units: Units, paper: PaperSize): Promise<Blob> {
+  const { Sheet } = await import('../draw/sheet');
+  const sheet = await Sheet.open(paper);
+  sheet.title('Shopping list');
+  for (const { body } of wishes)
+    sheet.line({
+      ticks: 1,
+      ...(body.hex ? { hex: body.hex } : {}),
+      words: `${sayMuch(body.kind, body.form, body.amount, units)}${sayWish(body)}, ${formOf(body.kind, body.form).name}`,
+      aside: sayCost(body),
+    });
+  const total = sayTotal(wishes);
+  if (total) sheet.text(total);
+  return sheet.save();
+}

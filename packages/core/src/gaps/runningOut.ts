@@ -1,0 +1,86 @@
+import { formFor } from '../stash/formFor';
+import { DAY, idleDays, inPeace, type StockHistory } from '../stash/idle';
+import { inStash } from '../stash/standing';
+import { forecastRunOut, type RunsOut } from '../stock/forecast';
+import type { Use } from '../stock/rate';
+import type { Stock } from '../stock/stock';
+import { useOf } from '../stock/usage';
+
+/** A supply as it is asked whether it runs out. */
+export type Running = StockHistory & { readonly id: string; readonly stock: Stock };
+
+/** What is to be done about something that is low or out. */
+export type RunningAdvice =
+  /** `amount` in what one buys by: things, sheets, pieces, µm. `bigger`: it goes steadily, so more than usual. */
+  | { readonly do: 'buy'; readonly amount: number; readonly bigger: boolean }
+  /** Used up long ago: wanted again? */
+  | { readonly do: 'ask' }
+  /** Tried and left: it is low, and nobody misses it. */
+  | { readonly do: 'leave' };
+
+export interface RunningRow<T> {
+  readonly item: T;
+  readonly state: 'out' | 'low' | 'soon';
+  readonly runsOut: RunsOut | null;
+  readonly advice: RunningAdvice;
+}
+
+/** What is used up so soon is told before it is low, days. */
+const SOON_DAYS = 45;
+/** A purchase that lasts less than this was used up after steady use, days. */
+const QUICK_DAYS = 120;
+/** A larger pack is to last so long, days; and is at most so many usual ones. */
+const LASTING_DAYS = 180;
+const MOST_PACKS = 6;
+/** Not used for so long: whether it is wanted again is a question. */
+const LONG_AGO_DAYS = 365;
+/** A rate that rests on fewer uses is no habit. */
+const LEAST_USES = 5;
+
+/**
+ * What is out, low, or will be within six weeks at the pace it goes: out first, then the soonest. Used up after steady use asks for
+ * more than the usual purchase; used up long ago asks whether it is wanted at all; low and left for a year asks for nothing. `usesOf`
+ * gives what was used of a thing; `now` is ms since 1970. Linear in the uses.
+ */
+export function runningOut<T extends Running>(
+  items: readonly T[],
+  usesOf: (id: string) => readonly Use[],
+  now: number,
+): RunningRow<T>[] {
+  const at = new Date(now).toISOString();
+  const found = items.filter(inStash).flatMap((item): RunningRow<T>[] => {
+    const { state, left } = item.stock;
+    const since = item.facts.acquiredOn ?? item.createdAt;
+    const uses = usesOf(item.id);
+    // Only what may run out within sight is worked out to the end.
+    const days = Math.max(1, (now - Date.parse(since)) / DAY);
+    const used = uses.reduce((sum, { amount }) => sum + amount, 0);
+    const mayBe = state !== 'ok' || (used > 0 && left / (used / days) < 6 * SOON_DAYS);
+    if (!mayBe) return [];
+    const { perDay, runsOut } = forecastRunOut(uses, left, at, { since });
+    const soon = runsOut !== null && Date.parse(runsOut.median) - now < SOON_DAYS * DAY;
+    if (state === 'ok' && !(soon && uses.length >= LEAST_USES)) return [];
+    const advice = adviceFor(item, uses.length, perDay.value, now);
+    return [{ item, state: state === 'ok' ? 'soon' : state, runsOut: left > 0 ? runsOut : null, advice }];
+  });
+  const rank = { out: 0, low: 1, soon: 1 } as const;
+  const when = ({ runsOut }: RunningRow<T>): string => runsOut?.median ?? '9999';
+  return found.sort(
+    (p, q) =>
+      rank[p.state] - rank[q.state] ||
+      when(p).localeCompare(when(q)) ||
+      useOf(q.item) - useOf(p.item) ||
+      (p.item.id < q.item.id ? -1 : 1),
+  );
+}
+
+function adviceFor(item: Running, uses: number, perDay: number, now: number): RunningAdvice {
+  const { counting, usesPerFill = 1, usualPurchase } = formFor(item);
+  const longAgo = idleDays(item, now) > LONG_AGO_DAYS;
+  if (longAgo && item.stock.left > 0 && !inPeace(item)) return { do: 'leave' };
+  if (longAgo) return { do: 'ask' };
+  const each = counting === 'fill' ? usualPurchase * usesPerFill : usualPurchase;
+  const steady = uses >= LEAST_USES && perDay > 0 && each / perDay < QUICK_DAYS;
+  const packs = steady ? Math.min(MOST_PACKS, Math.max(2, Math.ceil((perDay * LASTING_DAYS) / each))) : 1;
+  return { do: 'buy', amount: packs * usualPurchase, bigger: packs > 1 };
+}
