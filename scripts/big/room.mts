@@ -5,8 +5,10 @@ import { randomStream } from '../../apps/server/src/demo/random.ts';
 const MATERIALS = ['satin', 'grosgrain', 'organza', 'velvet'];
 const MAKERS = ['Osselwick', 'Hollin & Quay', 'Plimmet Lane', 'Tarnwick Mill'];
 
-/** A stash of any size, made from a seed: every kind and form, all colours, tags, no racks. */
-export function bigRoom(count: number): StashDocument {
+const DAY = 86_400_000;
+
+/** A stash of any size, made from a seed: every kind and form, all colours, tags, no racks; with so many uses of it, if any, over two years. */
+export function bigRoom(count: number, uses = 0): StashDocument {
   const random = randomStream(99);
   const pick = <T,>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
   const at = '2026-01-01T00:00:00.000Z';
@@ -67,6 +69,20 @@ export function bigRoom(count: number): StashDocument {
       shifts: [],
     };
   });
+  const from = Date.parse(at);
+  const used = Array.from({ length: uses }, (_, i) => {
+    // Some things are used far more than others.
+    const supply = supplies[Math.floor(count * random() ** 3)]!;
+    const { counting } = formOf(supply.kind, supply.form);
+    const amount = counting === 'length' ? 10_000 : 1;
+    const when = new Date(from + Math.floor((i / uses) * 700) * DAY).toISOString();
+    return {
+      ...{ id: `u${i}`, supplyId: supply.id, at: when, recordedAt: when },
+      ...{ act: 'use' as const, of: 'whole' as const, amount },
+      postings: [{ holdingId: `${supply.id}-whole`, items: 0, left: -amount, how: 'by' as const }],
+      shifts: [],
+    };
+  });
   return {
     format: 'red-shelf',
     formatVersion: 4,
@@ -74,7 +90,7 @@ export function bigRoom(count: number): StashDocument {
     units: rootUnits('Big room'),
     supplies,
     holdings,
-    events,
+    events: [...events, ...used],
     records: [],
   };
 }

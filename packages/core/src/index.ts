@@ -363,5 +363,5 @@ export { pocketsFor } from './bench/pocket';
 export { doubles, type DoubleRow } from './gaps/doubles';
 export { missingColours, type HoleRow, type KnownRange, type RangeRow } from './gaps/missingColours';
 export { roomLeft, type RoomRow } from './gaps/roomLeft';
-export { runningOut, type RunningAdvice, type RunningRow } from './gaps/runningOut';
+export { runningOut, runningRow, soonestFirst, type RunningAdvice, type RunningRow } from './gaps/runningOut';
 export { idleDays } from './stash/idle';

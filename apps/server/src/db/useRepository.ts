@@ -1,17 +1,49 @@
 import type { Told } from '@red-shelf/core';
-import { and, asc, gt, inArray, max } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, max, or, sql } from 'drizzle-orm';
 import { events } from './schema';
 import type { Readable } from './tx';
 
-/** What tells of use, and what takes it back. */
-const TELLING = ['use', 'cut', 'refill', 'undo'] as const;
+/** What was used of a supply, as it was told: an act each. */
+export interface ToldOf {
+  readonly supplyId: string;
+  readonly told: readonly Told[];
+}
 
-/** Everything recorded after a number that tells of use, in the order recorded; without what it did to lots. */
-export async function usesAfter(
-  db: Readable,
-  after: number,
-): Promise<{ readonly seq: number; readonly told: readonly Told[] }> {
-  const [last] = await db.select({ seq: max(events.seq) }).from(events);
+/** Number of the last event there is. */
+export async function lastEvent(db: Readable): Promise<number> {
+  const [row] = await db.select({ seq: max(events.seq) }).from(events);
+  return row?.seq ?? 0;
+}
+
+/**
+ * Uses and cuts recorded after a number, supply by supply. Each supply's come as one text: a hundred thousand rows would take
+ * seconds to be read one by one.
+ */
+export async function plainUsesAfter(db: Readable, after: number): Promise<ToldOf[]> {
+  const amount = sql`coalesce(json_extract(${events.detail}, '$.amount'), json_extract(${events.detail}, '$.sheets'), 0)`;
+  const of = sql`coalesce(json_extract(${events.detail}, '$.of'), 'whole')`;
+  const rows = await db
+    .select({
+      supplyId: events.supplyId,
+      said: sql<string>`group_concat(${events.id} || ' ' || ${events.at} || ' ' || ${events.act} || ' ' || ${of} || ' ' || ${amount}, char(10))`,
+    })
+    .from(events)
+    .where(and(gt(events.seq, after), inArray(events.act, ['use', 'cut'])))
+    .groupBy(events.supplyId);
+  return rows.map(({ supplyId, said }) => ({
+    supplyId,
+    told: said.split('\n').map((line): Told => {
+      const [id = '', at = '', act, lot, much] = line.split(' ');
+      const amountOf = Number(much);
+      return act === 'cut'
+        ? { id, at, supplyId, act, sheets: amountOf, bases: 0, scraps: 0 }
+        : { id, at, supplyId, act: 'use', of: lot === 'whole' ? 'whole' : 'scrap', amount: amountOf };
+    }),
+  }));
+}
+
+/** Fillings and what takes acts back, recorded after a number, in the order recorded: few. */
+export async function otherUsesAfter(db: Readable, after: number): Promise<Told[]> {
   const rows = await db
     .select({
       id: events.id,
@@ -21,10 +53,7 @@ export async function usesAfter(
       detail: events.detail,
     })
     .from(events)
-    .where(and(gt(events.seq, after), inArray(events.act, [...TELLING])))
+    .where(and(gt(events.seq, after), or(eq(events.act, 'refill'), eq(events.act, 'undo'))))
     .orderBy(asc(events.seq));
-  const told = rows.map(
-    ({ id, supplyId, at, act, detail }) => ({ ...detail, id, supplyId, at, act }) as Told,
-  );
-  return { seq: last?.seq ?? 0, told };
+  return rows.map(({ id, supplyId, at, act, detail }) => ({ ...detail, id, supplyId, at, act }) as Told);
 }

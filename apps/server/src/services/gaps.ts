@@ -7,14 +7,17 @@ import {
   missingPartners,
   neverUsed,
   roomLeft,
-  runningOut,
+  runningRow,
+  soonestFirst,
+  type RunningRow,
   idleDays,
   type FullWhen,
 } from '@red-shelf/core';
 import type { GapsView, SupplyView } from '@red-shelf/contract';
+import { breathe } from '../db/tx';
 import { stashList, type Context } from './context';
 import { recordsNow, wallNow } from './since';
-import { useDigest } from './useDigest';
+import { useDigest, type UseDigest } from './useDigest';
 
 const dayOf = (time: number): string => new Date(time).toISOString().slice(0, 10);
 const daysOf = (full: FullWhen | null) =>
@@ -30,7 +33,12 @@ export async function gapsNow(context: Context): Promise<GapsView> {
   ]);
   const now = Date.parse(context.ports.now());
   const ranges = records.flatMap(({ id, body }) => (body.sort === 'range' ? [{ ...body, id }] : []));
+  const running = supplies
+    .flatMap((supply) => rowOf(supply, usesOf(supply.id), now) ?? [])
+    .sort(soonestFirst);
+  await breathe();
   const colours = missingColours(supplies, ranges, KINDS);
+  await breathe();
   const named = ({
     id,
     maker,
@@ -40,7 +48,7 @@ export async function gapsNow(context: Context): Promise<GapsView> {
     ...{ id, maker, name, kind },
   });
   return {
-    running: runningOut(supplies, usesOf, now).map(({ item, state, runsOut, advice }) => ({
+    running: running.map(({ item, state, runsOut, advice }) => ({
       ...{ question: 'running', supplyId: item.id, state, runsOut, advice },
     })),
     colours: colours.holes.map(({ nearest, fill, kind, hex, weight, difference }) => ({
@@ -60,6 +68,24 @@ export async function gapsNow(context: Context): Promise<GapsView> {
     })),
     room: roomOf(supplies, wall, now),
   };
+}
+
+type Uses = ReturnType<Awaited<ReturnType<UseDigest['read']>>>;
+interface KnownRow {
+  readonly uses: Uses;
+  readonly day: string;
+  readonly row: RunningRow<SupplyView> | null;
+}
+const rows = new WeakMap<SupplyView, KnownRow>();
+
+/** Whether a supply runs out; worked out once a day for what was not touched. */
+function rowOf(supply: SupplyView, uses: Uses, now: number): KnownRow['row'] {
+  const day = dayOf(now);
+  const known = rows.get(supply);
+  if (known?.uses === uses && known.day === day) return known.row;
+  const row = runningRow(supply, uses, now);
+  rows.set(supply, { uses, day, row });
+  return row;
 }
 
 type Wall = Awaited<ReturnType<typeof wallNow>>;

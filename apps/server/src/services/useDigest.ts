@@ -1,5 +1,5 @@
 import { usesIn, type Told } from '@red-shelf/core';
-import { usesAfter } from '../db/useRepository';
+import { lastEvent, otherUsesAfter, plainUsesAfter } from '../db/useRepository';
 import type { Store } from '../db/open';
 
 type Use = ReturnType<typeof usesIn>[number];
@@ -20,7 +20,8 @@ export function useDigest(store: Store): UseDigest {
 export class UseDigest {
   private readTo = 0;
   private told = new Map<string, Told[]>();
-  private readonly groupOf = new Map<string, readonly string[]>();
+  /** Whom a filling was told of: what it filled, and the bottle it came from. */
+  private readonly filled = new Map<string, readonly string[]>();
   private uses = new Map<string, readonly Use[]>();
   private reading: Promise<void> = Promise.resolve();
 
@@ -32,11 +33,11 @@ export class UseDigest {
   private forget(): void {
     this.readTo = 0;
     this.told = new Map();
-    this.groupOf.clear();
+    this.filled.clear();
     this.uses = new Map();
   }
 
-  /** Tells what was used of a supply, oldest first, as it stands now. */
+  /** Tells what was used of a supply, as it stands now. */
   async read(): Promise<(supplyId: string) => readonly Use[]> {
     this.reading = this.reading.then(() => this.catchUp());
     await this.reading;
@@ -50,25 +51,26 @@ export class UseDigest {
   }
 
   private async catchUp(): Promise<void> {
-    const { seq, told } = await usesAfter(this.store.read, this.readTo);
-    for (const event of told) this.add(event);
-    this.readTo = seq;
+    const db = this.store.read;
+    const last = await lastEvent(db);
+    if (last === this.readTo) return;
+    for (const { supplyId, told } of await plainUsesAfter(db, this.readTo)) this.add(supplyId, told);
+    for (const event of await otherUsesAfter(db, this.readTo)) {
+      // A bottle that something was filled from was used, too; what takes an act back is told of everybody the act was.
+      const ids =
+        event.act === 'refill' && event.from
+          ? [event.supplyId, event.from.supplyId]
+          : event.act === 'undo'
+            ? (this.filled.get(event.undoes) ?? [event.supplyId])
+            : [event.supplyId];
+      this.filled.set(event.id, ids);
+      for (const id of ids) this.add(id, [event]);
+    }
+    this.readTo = last;
   }
 
-  private add(event: Told): void {
-    // A bottle that something was filled from was used, too; what takes an act back belongs to whom the act did.
-    const groups =
-      event.act === 'undo'
-        ? (this.groupOf.get(event.undoes) ?? [event.supplyId])
-        : event.act === 'refill' && event.from
-          ? [event.supplyId, event.from.supplyId]
-          : [event.supplyId];
-    this.groupOf.set(event.id, groups);
-    for (const id of groups) {
-      const known = this.told.get(id);
-      if (known) known.push(event);
-      else this.told.set(id, [event]);
-      this.uses.delete(id);
-    }
+  private add(supplyId: string, told: readonly Told[]): void {
+    this.told.set(supplyId, [...(this.told.get(supplyId) ?? []), ...told]);
+    this.uses.delete(supplyId);
   }
 }

@@ -48,16 +48,20 @@ export function colourHoles<T extends { readonly hex: string; readonly uses: num
   const wrong = owned.find(({ uses }) => !(uses >= 0));
   if (wrong) throw new RangeError(`${wrong.uses} uses are none; it must be nothing or more.`);
   const have = owned.map((item) => ({ item, lab: labOf(item.hex) }));
-  const places = (candidates ?? circle(have.map(({ lab }) => lab))).map((hex) => {
-    const lab = labOf(hex);
+  const hexes = candidates ?? circle(have.map(({ lab }) => lab));
+  const rows = distancesTo(hexes);
+  const apartFrom = have.map(({ item: { hex }, lab }) => rows(hex, lab));
+  const places = hexes.map((hex, place) => {
     let [nearest, difference]: [T | null, number] = [null, Infinity];
     let wanted = 0;
-    for (const each of have) {
-      const apart = ciede2000(lab, each.lab);
+    for (let i = 0; i < have.length; i++) {
+      const each = have[i];
+      const apart = apartFrom[i]?.[place] ?? Infinity;
+      if (!each) continue;
       wanted += (each.item.uses + OWNED) * Math.exp(-((apart / AROUND) ** 2));
       if (apart < difference) [nearest, difference] = [each.item, apart];
     }
-    return { hex, lab, nearest, difference, wanted, open: difference };
+    return { hex, lab: labOf(hex), nearest, difference, wanted, open: difference };
   });
   const top = Math.max(1e-9, ...places.map(({ wanted }) => wanted));
   const missed = ({ wanted, open }: (typeof places)[number]): number =>
@@ -76,6 +80,29 @@ export function colourHoles<T extends { readonly hex: string; readonly uses: num
     ...{ hex, nearest, difference },
     weight: (scores[i] ?? 0) / (scores[0] ?? 1),
   }));
+}
+
+/** What was measured of the last few sets of candidates, so that after a use nothing is measured anew; the oldest is forgotten. */
+const measured = new Map<string, Map<string, Float64Array>>();
+const MOST_SETS = 16;
+const MOST_COLOURS = 20_000;
+
+/** The differences of a colour to each of the candidates. */
+function distancesTo(hexes: readonly string[]): (hex: string, lab: Lab) => Float64Array {
+  const key = hexes.join();
+  const rows = measured.get(key) ?? new Map<string, Float64Array>();
+  measured.delete(key);
+  measured.set(key, rows);
+  for (const oldest of measured.keys()) if (measured.size > MOST_SETS) measured.delete(oldest);
+  if (rows.size > MOST_COLOURS) rows.clear();
+  const labs = hexes.map(labOf);
+  return (hex, lab) => {
+    const known = rows.get(hex);
+    if (known) return known;
+    const row = Float64Array.from(labs, (other) => ciede2000(other, lab));
+    rows.set(hex, row);
+    return row;
+  };
 }
 
 /** The circle of hues at several lightnesses, as saturated as most of what is owned; without what a screen cannot show. */

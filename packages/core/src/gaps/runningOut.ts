@@ -37,42 +37,47 @@ const LONG_AGO_DAYS = 365;
 /** A rate that rests on fewer uses is no habit. */
 const LEAST_USES = 5;
 
+/** Whether one thing is out, low or will be within six weeks at the pace it goes; null where it is not. `now` is ms since 1970. */
+export function runningRow<T extends Running>(
+  item: T,
+  uses: readonly Use[],
+  now: number,
+): RunningRow<T> | null {
+  if (!inStash(item)) return null;
+  const { state, left } = item.stock;
+  const since = item.facts.acquiredOn ?? item.createdAt;
+  // Only what may run out within sight is worked out to the end.
+  const days = Math.max(1, (now - Date.parse(since)) / DAY);
+  const used = uses.reduce((sum, { amount }) => sum + amount, 0);
+  if (state === 'ok' && !(used > 0 && left / (used / days) < 6 * SOON_DAYS)) return null;
+  const { perDay, runsOut } = forecastRunOut(uses, left, new Date(now).toISOString(), { since });
+  const soon = runsOut !== null && Date.parse(runsOut.median) - now < SOON_DAYS * DAY;
+  if (state === 'ok' && !(soon && uses.length >= LEAST_USES)) return null;
+  const advice = adviceFor(item, uses.length, perDay.value, now);
+  return { item, state: state === 'ok' ? 'soon' : state, runsOut: left > 0 ? runsOut : null, advice };
+}
+
+const RANK = { out: 0, low: 1, soon: 1 } as const;
+const when = ({ runsOut }: RunningRow<unknown>): string => runsOut?.median ?? '9999';
+
+/** What is out first, then what is used up the soonest, then what is used most. */
+export const soonestFirst = <T extends Running>(p: RunningRow<T>, q: RunningRow<T>): number =>
+  RANK[p.state] - RANK[q.state] ||
+  when(p).localeCompare(when(q)) ||
+  useOf(q.item) - useOf(p.item) ||
+  (p.item.id < q.item.id ? -1 : 1);
+
 /**
  * What is out, low, or will be within six weeks at the pace it goes: out first, then the soonest. Used up after steady use asks for
  * more than the usual purchase; used up long ago asks whether it is wanted at all; low and left for a year asks for nothing. `usesOf`
  * gives what was used of a thing; `now` is ms since 1970. Linear in the uses.
  */
-export function runningOut<T extends Running>(
+export const runningOut = <T extends Running>(
   items: readonly T[],
   usesOf: (id: string) => readonly Use[],
   now: number,
-): RunningRow<T>[] {
-  const at = new Date(now).toISOString();
-  const found = items.filter(inStash).flatMap((item): RunningRow<T>[] => {
-    const { state, left } = item.stock;
-    const since = item.facts.acquiredOn ?? item.createdAt;
-    const uses = usesOf(item.id);
-    // Only what may run out within sight is worked out to the end.
-    const days = Math.max(1, (now - Date.parse(since)) / DAY);
-    const used = uses.reduce((sum, { amount }) => sum + amount, 0);
-    const mayBe = state !== 'ok' || (used > 0 && left / (used / days) < 6 * SOON_DAYS);
-    if (!mayBe) return [];
-    const { perDay, runsOut } = forecastRunOut(uses, left, at, { since });
-    const soon = runsOut !== null && Date.parse(runsOut.median) - now < SOON_DAYS * DAY;
-    if (state === 'ok' && !(soon && uses.length >= LEAST_USES)) return [];
-    const advice = adviceFor(item, uses.length, perDay.value, now);
-    return [{ item, state: state === 'ok' ? 'soon' : state, runsOut: left > 0 ? runsOut : null, advice }];
-  });
-  const rank = { out: 0, low: 1, soon: 1 } as const;
-  const when = ({ runsOut }: RunningRow<T>): string => runsOut?.median ?? '9999';
-  return found.sort(
-    (p, q) =>
-      rank[p.state] - rank[q.state] ||
-      when(p).localeCompare(when(q)) ||
-      useOf(q.item) - useOf(p.item) ||
-      (p.item.id < q.item.id ? -1 : 1),
-  );
-}
+): RunningRow<T>[] =>
+  items.flatMap((item) => runningRow(item, usesOf(item.id), now) ?? []).sort(soonestFirst);
 
 function adviceFor(item: Running, uses: number, perDay: number, now: number): RunningAdvice {
   const { counting, usesPerFill = 1, usualPurchase } = formFor(item);

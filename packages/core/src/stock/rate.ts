@@ -117,7 +117,12 @@ function seasonsIn(
   if (days < SEASON_DAYS) return () => 1;
   const monthOf = (time: number): number => new Date(time).getUTCMonth();
   const watched = Array<number>(12).fill(0);
-  for (let time = since; time < now; time += DAY) watched[monthOf(time)] = (watched[monthOf(time)] ?? 0) + 1;
+  for (let from = since; from < now;) {
+    const date = new Date(from);
+    const next = Math.min(now, Date.UTC(date.getUTCFullYear(), date.getUTCMonth() + 1, 1));
+    watched[date.getUTCMonth()] = (watched[date.getUTCMonth()] ?? 0) + (next - from) / DAY;
+    from = next;
+  }
   const used = Array<number>(12).fill(0);
   for (const { time, amount } of seen) used[monthOf(time)] = (used[monthOf(time)] ?? 0) + amount;
   const perDay = sum(used) / sum(watched);
