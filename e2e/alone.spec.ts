@@ -1,5 +1,6 @@
 import type { LedgerView, SupplyView, WallView } from '../packages/contract/src';
 import type { Page } from '@playwright/test';
+import { ready } from './ready';
 import { expect, test, type Room } from './room';
 
 test.use({ serviceWorkers: 'allow', cut: true });
@@ -24,32 +25,6 @@ async function openSupply(page: Page, room: Room, name: string): Promise<string>
     .click();
   await page.waitForURL(/supply=/);
   return new URL(page.url()).searchParams.get('supply') ?? '';
-}
-
-/** Waits until the app's own files are kept, and the stash as of the last change, so that it opens without a network. */
-async function ready(page: Page, room: Room): Promise<void> {
-  await page.evaluate(() => navigator.serviceWorker.ready);
-  const { seq } = (await (await fetch(`${room.url}/api/supplies`)).json()) as { seq: number };
-  const kept = (): Promise<unknown> =>
-    page.evaluate(
-      () =>
-        new Promise((resolve) => {
-          const opening = indexedDB.open('red-shelf-stash');
-          // Not there yet: it is the app's to make.
-          opening.onupgradeneeded = () => opening.transaction?.abort();
-          opening.onerror = () => resolve(null);
-          opening.onsuccess = () => {
-            const database = opening.result;
-            if (!database.objectStoreNames.contains('stash')) return resolve(null);
-            const asking = database.transaction('stash').objectStore('stash').get('news');
-            asking.onsuccess = () => {
-              database.close();
-              resolve((asking.result as { seq: number } | undefined)?.seq);
-            };
-          };
-        }),
-    );
-  await expect.poll(kept).toBe(seq);
 }
 
 /** Uses the supply that is open so many times, as fast as the page lets one. */
