@@ -48,9 +48,21 @@ await shoot('slot', 'phone', '/', async (page) => {
     .click();
 });
 await shoot('stash', 'phone', '/stash');
-await shoot('add', 'phone', '/stash/add', async (page) => {
-  await page.getByRole('textbox', { name: 'Name' }).fill('Weir Lantern');
-  await page.getByLabel('Colour', { exact: true }).fill('#2f9596');
+await shoot('cut', 'wide', '/bench/cut?supply=demo-odd-009', async (page) => {
+  await page.getByRole('button', { name: /^Ready sizes/ }).click();
+  for (let i = 0; i < 3; i++) await page.getByRole('radio', { name: 'Panel A6' }).click();
+  await page.getByRole('radio', { name: 'Base A6' }).click();
+  await page.getByRole('button', { name: /^Ready sizes/ }).click();
+  await page
+    .getByRole('button', { name: /^Next cut/ })
+    .first()
+    .click();
+  await page
+    .getByRole('button', { name: /^Next cut/ })
+    .first()
+    .scrollIntoViewIfNeeded();
+  await page.mouse.move(700, 400);
+  await page.mouse.wheel(0, 420);
 });
 await shoot('own', 'phone', '/stash/own?q=%23d85d66');
 await shoot('sort-out', 'phone', '/gaps/sort-out', async (page) => {

@@ -333,7 +333,7 @@ export { tagCounts, tagTwins, type TagCount } from './find/tags';
 export { kindSpreads, type KindSpread } from './find/spread';
 export { MOST_CSV_ROWS, readCsv, type CsvRefusal, type CsvTable } from './formats/csvRead';
 export { writeAside, type Aside } from './formats/asideCell';
-export { writeCsv } from './formats/csvWrite';
+export { writeCsv, writeTable } from './formats/csvWrite';
 export { writeLots, type LotSaid } from './formats/lotsCell';
 export {
   guessMapping,

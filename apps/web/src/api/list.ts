@@ -99,7 +99,9 @@ export async function refresh(client: QueryClient): Promise<void> {
   await Promise.all([
     // Also while no screen shows the list: walls and records come with it.
     client.refetchQueries({ queryKey: keys.supplies, type: 'all' }),
-    ...[...rest, keys.journal, keys.gaps, ['supply'] as const].map((queryKey) => client.invalidateQueries({ queryKey })),
+    ...[...rest, keys.journal, keys.gaps, ['supply'] as const].map((queryKey) =>
+      client.invalidateQueries({ queryKey }),
+    ),
   ]);
 }
 

@@ -65,9 +65,7 @@ export function ShoppingScreen() {
           <Button
             label="As CSV"
             onPress={() =>
-              void asCsv(inOrder, units).then((csv) =>
-                saveFile(new Blob([csv], { type: 'text/csv' }), 'shopping-list.csv'),
-              )
+              saveFile(new Blob([asCsv(inOrder, units)], { type: 'text/csv' }), 'shopping-list.csv')
             }
           />
         </View>

@@ -5,6 +5,7 @@ import {
   printMoney,
   sayDifference,
   type SaidDifference,
+  writeTable,
 } from '@red-shelf/core';
 import type { RecordView, SupplyView, WishBody } from '@red-shelf/contract';
 import type { Stash } from '../api/queries';
@@ -36,7 +37,7 @@ export function closeTo({ supplyId, kind, hex }: WishBody, { supplies }: Stash):
 }
 
 /** What a purchase costs, and what one sheet of it does; null where no price is known. */
-export function costOf({ price, kind, form, amount }: WishBody) {
+function costOf({ price, kind, form, amount }: WishBody) {
   if (!price) return null;
   const { counting, usualPurchase } = formOf(kind, form);
   const times = amount / usualPurchase;
@@ -86,24 +87,14 @@ export const asText = (wishes: readonly Wish[], units: Units): string =>
     .join('\n');
 
 /** The list as CSV. */
-export async function asCsv(wishes: readonly Wish[], units: Units): Promise<string> {
-  const { unparse } = (await import('papaparse')).default;
-  return unparse(
-    wishes.map(({ body }) => ({
-      Name: body.name,
-      Code: body.code,
-      Maker: body.maker,
-      Range: body.range,
-      Kind: body.kind,
-      Form: formOf(body.kind, body.form).name,
-      Colour: body.hex ?? '',
-      Amount: sayPurchase(body.kind, body.form, body.amount, units),
-      Why: body.why,
-      Price: sayCost(body),
-    })),
-    { escapeFormulae: true },
-  );
-}
+export const asCsv = (wishes: readonly Wish[], units: Units): string =>
+  writeTable([
+    ['Name', 'Code', 'Maker', 'Range', 'Kind', 'Form', 'Colour', 'Amount', 'Why', 'Price'],
+    ...wishes.map(({ body }) => [
+      ...[body.name, body.code, body.maker, body.range, body.kind, formOf(body.kind, body.form).name],
+      ...[body.hex ?? '', sayPurchase(body.kind, body.form, body.amount, units), body.why, sayCost(body)],
+    ]),
+  ]);
 
 /** The list to print, with squares to tick. */
 export async function printList(wishes: readonly Wish[], units: Units, paper: PaperSize): Promise<Blob> {

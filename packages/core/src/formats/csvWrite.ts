@@ -50,6 +50,9 @@ export function writeCsv(supplies: readonly (SupplyDraft & OpeningCount & Beside
     };
     return LIST_FIELDS.map((field) => cells[field]);
   });
-  const table = { fields: LIST_FIELDS.map((field) => LIST_FIELD_NAMES[field]), data: rows };
-  return Papa.unparse(table, { escapeFormulae: FORMULA, newline: '\r\n' });
+  return writeTable([LIST_FIELDS.map((field) => LIST_FIELD_NAMES[field]), ...rows]);
 }
+
+/** A table with its headings first as CSV; what a spreadsheet would take for a formula is kept text. */
+export const writeTable = (table: readonly (readonly string[])[]): string =>
+  Papa.unparse(table as string[][], { escapeFormulae: FORMULA, newline: '\r\n' });

@@ -16,7 +16,7 @@ export interface Laid {
   readonly root: Leaf;
 }
 
-export const blank = (w: number, h: number): Leaf => ({ w, h, made: null, split: null });
+const blank = (w: number, h: number): Leaf => ({ w, h, made: null, split: null });
 export const laidOn = (sheet: number, { w, h }: Sheet): Laid => ({ sheet, root: blank(w, h) });
 
 /** The parts nothing has come to yet. */

@@ -65,7 +65,3 @@ export function handOut(groups: readonly { readonly ids: Sort['ids'] }[]): (grou
   const waiting = groups.map(({ ids }) => ids.flatMap(({ id, count }) => new Array<string>(count).fill(id)));
   return (group) => waiting[group]?.shift() ?? '';
 }
-
-/** Whether a panel of a sort lies in a part of a size at all. */
-export const fitsIn = ({ w, h, mayTurn }: Sort, wide: number, high: number): boolean =>
-  (w <= wide && h <= high) || (mayTurn && h <= wide && w <= high);
