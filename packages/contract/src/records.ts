@@ -40,6 +40,8 @@ export const groupBody = z.object({
   /** Solids that go with it. */
   matches: z.array(id).max(200).default([]),
   dissolvedOn: z.iso.date().nullable().default(null),
+  /** What does not go together and is done all the same, by the person's word: a rule and two supplies each. */
+  accepted: z.array(z.string().max(200)).max(200).optional(),
   /** Palettes: the unit that holds it instead of a family. */
   home: id.nullable().default(null),
 });

@@ -24,6 +24,7 @@ import {
   newSupply,
   placedHolding,
   sizedHolding,
+  spot,
   stockRequest,
   supplyView,
 } from './supply';
@@ -93,6 +94,12 @@ export const routes = {
   journal: route(paths.journal, nothing, z.object({ changes: z.array(journalLine) })),
   /** Running out, missing, forgotten, doubled, room. */
   gaps: route(paths.gaps, nothing, gapsView),
+  /** What is on the bench: since when, and where it stood. */
+  outNow: route(
+    paths.outNow,
+    nothing,
+    z.object({ out: z.array(z.object({ holdingId: z.string(), since: z.string(), from: spot.nullable() })) }),
+  ),
   colourNames: route(
     paths.colourNames,
     z.object({ query: z.string().max(60) }),

@@ -191,7 +191,7 @@ export {
   type PlaceMark,
   type PlaceSign,
 } from './storage/care';
-export { hazardsOf } from './stash/hazards';
+export { HAZARDS, hazardsOf } from './stash/hazards';
 export type { Trait } from './kinds/definition';
 export { familyWithout, NO_COLOUR } from './stash/colourless';
 export { isFamilyUnsettled, isSure } from './colour/family';
@@ -365,3 +365,6 @@ export { missingColours, type HoleRow, type KnownRange, type RangeRow } from './
 export { roomLeft, type RoomRow } from './gaps/roomLeft';
 export { runningOut, runningRow, soonestFirst, type RunningAdvice, type RunningRow } from './gaps/runningOut';
 export { idleDays } from './stash/idle';
+export { conflictsIn, type Conflict, type ConflictId } from './bench/conflicts';
+export { backTo, type BackTo } from './bench/putBack';
+export { pullList, type PullList, type PullRow, type PullTray } from './bench/pullList';

@@ -10,6 +10,7 @@ import { stripsOf } from '../services/arrange/strips';
 import { readColour } from '../devices/reader';
 import { scannables } from '../devices/scanner';
 import { addMany, batchEdit } from '../services/batch';
+import { outLots } from '../db/outRepository';
 import { runCommand } from '../services/commands';
 import { coloursCalled, suggestColours } from '../services/colourNames';
 import { stashList, type Context } from '../services/context';
@@ -46,6 +47,7 @@ export function apiRoutes(context: Context, uploads: Uploads): Router {
   mount(router, routes.listRecords, async () => ({ records: await recordsNow(context) }));
   mount(router, routes.journal, async () => ({ changes: await journal(context) }));
   mount(router, routes.gaps, async () => gapsNow(context));
+  mount(router, routes.outNow, async () => ({ out: await outLots(context.store.read) }));
   mount(router, routes.getWall, async () => wallNow(context));
   mount(router, routes.previewArrange, ({ body, signal }) => previewArrange(context, body, signal));
   mount(router, routes.arrangeProgress, ({ params }) => Promise.resolve(progressOf(idOf(params))));

@@ -18,6 +18,7 @@ import { Dissolve } from './Dissolve';
 import { GroupFacts } from './GroupFacts';
 import { firstAmount, KitMember } from './KitMember';
 import { MemberPicker } from './MemberPicker';
+import { PullPart } from './PullPart';
 import { useWhere, type Where } from '../api/where';
 import { ReasonRow } from '../row/ReasonRow';
 import { sayStock, sayWhat } from '../copy/supply';
@@ -92,6 +93,16 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
           So much is kept for it, and does not count as free; using some for {project ? 'it' : 'the kit'}{' '}
           lowers it.
         </Txt>
+      )}
+      {holds && members.length > 0 && (
+        <PullPart
+          groupId={group.id}
+          body={body}
+          members={members}
+          stash={stash}
+          onKeep={(next) => keep.mutate(next)}
+          onAdd={(id) => flip('members', id)}
+        />
       )}
       {body.what === 'palette' && <Home body={body} stash={stash} onChange={(next) => keep.mutate(next)} />}
       {body.what !== 'pack' && body.what !== 'palette' && (

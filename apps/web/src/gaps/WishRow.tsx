@@ -10,7 +10,8 @@ import { colour, space, TOUCH } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Swatch } from '../ui/Swatch';
 import { Txt } from '../ui/Txt';
-import { closeTo, sayCost, sayWish, type Wish } from './shopping';
+import { closeTo } from '../judge/closeTo';
+import { sayCost, sayWish, type Wish } from './shopping';
 
 interface WishRowProps {
   readonly wish: Wish;
@@ -40,7 +41,7 @@ export function WishRow({ wish, stash, noSpend }: WishRowProps) {
     const done = owned ? buy.mutateAsync(owned.id) : add.mutateAsync(supplyOf(body));
     done.then(() => remove.mutateAsync(undefined)).catch(() => undefined);
   };
-  const close = closeTo(body, stash);
+  const close = closeTo({ kind: body.kind, hex: body.hex, not: body.supplyId }, stash);
   const step = formOf(body.kind, body.form).usualPurchase;
   const much = sayMuch(body.kind, body.form, body.amount, units);
   return (

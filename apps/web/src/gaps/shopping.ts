@@ -1,40 +1,10 @@
-import {
-  colourDifference,
-  formOf,
-  inStash,
-  printMoney,
-  sayDifference,
-  type SaidDifference,
-  writeTable,
-} from '@red-shelf/core';
-import type { RecordView, SupplyView, WishBody } from '@red-shelf/contract';
-import type { Stash } from '../api/queries';
+import { formOf, printMoney, writeTable } from '@red-shelf/core';
+import type { RecordView, WishBody } from '@red-shelf/contract';
 import { sayMuch, sayPurchase } from '../copy/gaps';
 import type { Units } from '../copy/measure';
 import type { PaperSize } from '../draw/paper';
 
 export type Wish = RecordView & { body: WishBody };
-
-/** What one owns that is close to something one wants to buy, the nearest first. */
-export interface Close {
-  readonly supply: SupplyView;
-  readonly difference: SaidDifference;
-}
-const MOST = 3;
-/** Farther away it is no stand-in, ΔE. */
-const CLOSE = 10;
-
-/** Things of the same kind, with something left, that could do instead. */
-export function closeTo({ supplyId, kind, hex }: WishBody, { supplies }: Stash): Close[] {
-  if (hex === null) return [];
-  return supplies
-    .filter((each) => each.kind === kind && each.id !== supplyId && inStash(each) && each.stock.left > 0)
-    .map((supply) => ({ supply, deltaE: colourDifference(hex, supply.hex) }))
-    .filter(({ deltaE }) => deltaE <= CLOSE)
-    .sort((a, b) => a.deltaE - b.deltaE)
-    .slice(0, MOST)
-    .map(({ supply }) => ({ supply, difference: sayDifference(hex, supply.hex) }));
-}
 
 /** What a purchase costs, and what one sheet of it does; null where no price is known. */
 function costOf({ price, kind, form, amount }: WishBody) {

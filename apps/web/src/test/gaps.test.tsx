@@ -2,7 +2,8 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { router } from 'expo-router';
 import type { GapsView } from '@red-shelf/contract';
 import { GapsScreen } from '../gaps/GapsScreen';
-import { asText, closeTo, sayTotal, type Wish } from '../gaps/shopping';
+import { asText, sayTotal, type Wish } from '../gaps/shopping';
+import { closeTo } from '../judge/closeTo';
 import { ShoppingScreen } from '../gaps/ShoppingScreen';
 import { change, fakeServer, Refused, show, supply, unit } from './harness';
 
@@ -234,7 +235,7 @@ test('the list as text, what it costs, and what is close', () => {
   expect(asText(wishes, 'metric').split('\n')).toHaveLength(2);
   expect(asText(wishes, 'metric')).toMatch(/^\[ \] 2 × Dry Well, Hollin – full pad – .*9/);
   expect(sayTotal(wishes)).toMatch(/^About .*9.*, and 1 whose price is not known\.$/);
-  const stash = { supplies: SUPPLIES } as unknown as Parameters<typeof closeTo>[1];
-  expect(closeTo(wish('w1').body, stash).map(({ supply: { name } }) => name)).toEqual(['Kiln Door']);
-  expect(closeTo(wish('w2', { hex: null }).body, stash)).toEqual([]);
+  const near = closeTo({ kind: 'ink', hex: '#b3262b', not: 's3' }, { supplies: SUPPLIES });
+  expect(near.map(({ supply: { name } }) => name)).toEqual(['Kiln Door']);
+  expect(closeTo({ kind: 'ink', hex: null, not: null }, { supplies: SUPPLIES })).toEqual([]);
 });

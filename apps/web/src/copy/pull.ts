@@ -1,0 +1,32 @@
+import type { Conflict, ConflictId, PullRow, PullTray } from '@red-shelf/core';
+import type { SupplyView } from '@red-shelf/contract';
+import type { Living } from '../api/contents';
+import { sayAboutMass, sayLength, type Units } from './measure';
+import { sayWay } from './room';
+import { unitTitle } from './supply';
+
+/** What happens where two do not go together. */
+const HAPPENS: Readonly<Record<ConflictId, (one: string, other: string) => string>> = {
+  'solvent-under-alcohol': (one, other) =>
+    `${other} dissolves what is stamped with ${one} and carries it along`,
+  'dye-under-water': (one, other) => `${one} runs when ${other} goes over it`,
+  'marker-on-toothy': (one, other) => `${other} is rough: it frays the tip of ${one}, and the ink feathers`,
+  'alcohol-through-thin': (one, other) => `${one} goes through ${other}, which is thin: put a sheet under it`,
+  'water-on-thin': (one, other) => `${other} is thin and buckles when ${one} wets it`,
+  'wet-on-film': (one, other) => `${one} does not dry on ${other} and smears`,
+};
+
+export const sayConflict = ({ id, one, other }: Conflict<SupplyView>): string =>
+  `${HAPPENS[id](one.name, other.name)}. Try it on a corner first; the makers’ word comes before this.`;
+
+/** "C·07 · second drawer, pull it out · take Reed Pond out first". */
+export const sayFetch = ({ way, before }: PullRow<Living>, address: string): string =>
+  [address, sayWay(way), ...before.map(({ supply }) => `take ${supply.name} out first`)]
+    .filter(Boolean)
+    .join(' · ');
+
+export const sayTray = (
+  { unit, takes, massMg, widthUm, depthUm }: PullTray & { unit: { label: string; name: string } },
+  units: Units,
+): string =>
+  `${takes} of them are in ${unitTitle(unit)}: carry it as it is. It weighs about ${sayAboutMass(massMg, units)} with what is in it, and takes ${sayLength(widthUm, units)} × ${sayLength(depthUm, units)} of the desk.`;
