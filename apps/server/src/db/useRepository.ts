@@ -1,5 +1,5 @@
 import type { Told } from '@red-shelf/core';
-import { and, asc, eq, gt, inArray, max, or, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, lte, max, or, sql } from 'drizzle-orm';
 import { events } from './schema';
 import type { Readable } from './tx';
 
@@ -16,10 +16,10 @@ export async function lastEvent(db: Readable): Promise<number> {
 }
 
 /**
- * Uses and cuts recorded after a number, supply by supply. Each supply's come as one text: a hundred thousand rows would take
+ * Uses and cuts recorded after a number, up to another, supply by supply. Each supply's come as one text: a hundred thousand rows would take
  * seconds to be read one by one.
  */
-export async function plainUsesAfter(db: Readable, after: number): Promise<ToldOf[]> {
+export async function plainUsesAfter(db: Readable, after: number, upTo: number): Promise<ToldOf[]> {
   const amount = sql`coalesce(json_extract(${events.detail}, '$.amount'), json_extract(${events.detail}, '$.sheets'), 0)`;
   const of = sql`coalesce(json_extract(${events.detail}, '$.of'), 'whole')`;
   const rows = await db
@@ -28,7 +28,7 @@ export async function plainUsesAfter(db: Readable, after: number): Promise<ToldO
       said: sql<string>`group_concat(${events.id} || ' ' || ${events.at} || ' ' || ${events.act} || ' ' || ${of} || ' ' || ${amount}, char(10))`,
     })
     .from(events)
-    .where(and(gt(events.seq, after), inArray(events.act, ['use', 'cut'])))
+    .where(and(gt(events.seq, after), lte(events.seq, upTo), inArray(events.act, ['use', 'cut'])))
     .groupBy(events.supplyId);
   return rows.map(({ supplyId, said }) => ({
     supplyId,
@@ -42,8 +42,8 @@ export async function plainUsesAfter(db: Readable, after: number): Promise<ToldO
   }));
 }
 
-/** Fillings and what takes acts back, recorded after a number, in the order recorded: few. */
-export async function otherUsesAfter(db: Readable, after: number): Promise<Told[]> {
+/** Fillings and what takes acts back, recorded after a number, up to another, in the order recorded: few. */
+export async function otherUsesAfter(db: Readable, after: number, upTo: number): Promise<Told[]> {
   const rows = await db
     .select({
       id: events.id,
@@ -53,7 +53,9 @@ export async function otherUsesAfter(db: Readable, after: number): Promise<Told[
       detail: events.detail,
     })
     .from(events)
-    .where(and(gt(events.seq, after), or(eq(events.act, 'refill'), eq(events.act, 'undo'))))
+    .where(
+      and(gt(events.seq, after), lte(events.seq, upTo), or(eq(events.act, 'refill'), eq(events.act, 'undo'))),
+    )
     .orderBy(asc(events.seq));
   return rows.map(({ id, supplyId, at, act, detail }) => ({ ...detail, id, supplyId, at, act }) as Told);
 }

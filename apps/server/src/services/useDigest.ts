@@ -19,6 +19,8 @@ export function useDigest(store: Store): UseDigest {
  */
 export class UseDigest {
   private readTo = 0;
+  /** How often the stash was replaced: what was read of an older one is thrown away. */
+  private replaced = 0;
   private told = new Map<string, Told[]>();
   /** Whom a filling was told of: what it filled, and the bottle it came from. */
   private readonly filled = new Map<string, readonly string[]>();
@@ -31,6 +33,7 @@ export class UseDigest {
   }
 
   private forget(): void {
+    this.replaced++;
     this.readTo = 0;
     this.told = new Map();
     this.filled.clear();
@@ -52,10 +55,16 @@ export class UseDigest {
 
   private async catchUp(): Promise<void> {
     const db = this.store.read;
+    const { replaced } = this;
     const last = await lastEvent(db);
     if (last === this.readTo) return;
-    for (const { supplyId, told } of await plainUsesAfter(db, this.readTo)) this.add(supplyId, told);
-    for (const event of await otherUsesAfter(db, this.readTo)) {
+    const [plain, others] = [
+      await plainUsesAfter(db, this.readTo, last),
+      await otherUsesAfter(db, this.readTo, last),
+    ];
+    if (replaced !== this.replaced) return this.catchUp();
+    for (const { supplyId, told } of plain) this.add(supplyId, told);
+    for (const event of others) {
       // A bottle that something was filled from was used, too; what takes an act back is told of everybody the act was.
       const ids =
         event.act === 'refill' && event.from

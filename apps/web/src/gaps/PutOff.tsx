@@ -1,4 +1,5 @@
 import type { HushBody, RecordView } from '@red-shelf/contract';
+import { format } from 'date-fns/format';
 import { StyleSheet, View } from 'react-native';
 import { order, routes } from '../api/client';
 import { recordsOf, useRecords, type Stash } from '../api/queries';
@@ -15,7 +16,8 @@ type HushRecord = RecordView & { body: HushBody };
 /** Questions that are put off or never asked again, and the way back. */
 export function PutOff({ stash }: { readonly stash: Stash }) {
   const { data } = useRecords();
-  const hushed = recordsOf(data, 'hush');
+  const today = format(new Date(), 'yyyy-MM-dd');
+  const hushed = recordsOf(data, 'hush').filter(({ body: { until } }) => until === null || until > today);
   if (hushed.length === 0) return null;
   return (
     <Folded label="Put off" value={many(hushed.length, 'question')} opens="see all">

@@ -31,6 +31,7 @@ test('sheets and scraps of a known size can be cut; packs, bases and scraps of n
     { id: 'sheets', supplyId: 'green', widthUm: 210_000, heightUm: 297_000, count: 6, scrap: false },
     { id: 'small', supplyId: 'green', ...cm(8, 6), count: 3, scrap: true },
   ]);
+  expect(toCut(card('odd', '#3f8a4e', green.holdings, 'scrap'), true)).toEqual([]);
   expect(toCut(green, true).map(({ id }) => id)).toEqual(['sheets', 'small', 'strip']);
 });
 

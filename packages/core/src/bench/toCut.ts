@@ -1,4 +1,6 @@
 import { colourDifference } from '../colour/lab';
+import type { Kind } from '../kinds/definition';
+import { formOf } from '../kinds/registry';
 import type { Bodied } from '../stash/body';
 import type { FlatSize, Holding } from '../stash/holding';
 import { sheetSizeOf } from '../stash/sheetSize';
@@ -7,7 +9,7 @@ import type { CuttingStock } from './cut/types';
 /** A supply whose sheets and scraps can be cut. */
 export interface Cuttable extends Pick<Bodied, 'form' | 'facts'> {
   readonly id: string;
-  readonly kind: string;
+  readonly kind: Kind;
   readonly hex: string;
   readonly holdings: readonly Pick<Holding, 'id' | 'as' | 'items' | 'left' | 'sizeUm'>[];
 }
@@ -34,11 +36,13 @@ export function isFullStrip({ widthUm, heightUm }: FlatSize, sheet: FlatSize | n
  * length only where they may be.
  */
 export function toCut(supply: Cuttable, strips: boolean): ToCut[] {
+  // What is kept as bases and scraps of its own cannot be cut into more of them.
+  if (!formOf(supply.kind, supply.form).parts) return [];
   const sheet = sheetSizeOf(supply);
   return supply.holdings.flatMap((lot): ToCut[] => {
     const of = { id: lot.id, supplyId: supply.id };
     if (lot.as === 'whole' && sheet && lot.left > 0)
-      return [{ ...of, ...sheet, count: lot.left, scrap: supply.form === 'scrap' }];
+      return [{ ...of, ...sheet, count: lot.left, scrap: false }];
     if (lot.as !== 'scrap' || !lot.sizeUm || lot.items <= 0) return [];
     if (!strips && isFullStrip(lot.sizeUm, sheet)) return [];
     return [{ ...of, ...lot.sizeUm, count: lot.items, scrap: true }];

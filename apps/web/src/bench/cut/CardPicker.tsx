@@ -21,7 +21,7 @@ export function CardPicker({ stash, chosen, onPick }: CardPickerProps) {
   const [query, setQuery] = useState('');
   const where = useWhere(stash);
   const found = (useFound(stash, query) ?? []).filter(
-    ({ id, kind, form }) => !chosen.has(id) && formOf(kind, form).counting === 'sheets',
+    ({ id, kind, form }) => !chosen.has(id) && formOf(kind, form).parts !== undefined,
   );
   return (
     <View style={styles.box} role="region" aria-label="Another card">
