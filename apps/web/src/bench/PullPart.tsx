@@ -7,7 +7,7 @@ import { usePreferences, type Stash } from '../api/queries';
 import { useSpotName } from '../api/spotName';
 import { useChange } from '../api/useChange';
 import { sayConflict, sayFetch, sayTray } from '../copy/pull';
-import { many, words } from '../copy/words';
+import { listOf, many, words } from '../copy/words';
 import { ReasonRow } from '../row/ReasonRow';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
@@ -51,7 +51,9 @@ export function PullPart({ groupId, body, members, stash, onKeep, onAdd }: PullP
         {[
           `${many(list.rows.length, 'thing')} to fetch, near ones first`,
           list.out.length > 0 ? `${list.out.length} on the bench already` : '',
-          list.lost.length > 0 ? `${list.lost.length} without a place` : '',
+          list.lost.length > 0
+            ? `without a place: ${listOf(list.lost.map(({ supply }) => supply.name))}`
+            : '',
         ]
           .filter(Boolean)
           .join(' · ')}
@@ -107,15 +109,19 @@ export function PullPart({ groupId, body, members, stash, onKeep, onAdd }: PullP
           )}
         </Note>
       ))}
-      {along.map(({ of, partner }) => (
-        <ReasonRow key={partner.id} supply={partner} reason={`goes with ${of.name}`}>
-          <Button
-            label="Take it along"
-            says={`Take ${partner.name} along`}
-            onPress={() => onAdd(partner.id)}
-          />
-        </ReasonRow>
-      ))}
+      {along.length > 0 && (
+        <View role="list" aria-label="Comes along" style={styles.list}>
+          {along.map(({ of, partner }) => (
+            <ReasonRow key={partner.id} supply={partner} reason={`goes with ${of.name}`}>
+              <Button
+                label="Take it along"
+                says={`Take ${partner.name} along`}
+                onPress={() => onAdd(partner.id)}
+              />
+            </ReasonRow>
+          ))}
+        </View>
+      )}
       {conflicts.map((conflict) => (
         <Note key={conflictKey(conflict)} sort="attention">
           <Txt>{sayConflict(conflict)}</Txt>

@@ -29,7 +29,7 @@ test('what is out says since when, goes back to where it stood, and what was use
       out: [
         {
           holdingId: lotId,
-          since: subHours(new Date(), 40).toISOString(),
+          since: subHours(new Date(), 50).toISOString(),
           from: { unitId: 'u1', cell: 2, rank: 0 },
         },
       ],

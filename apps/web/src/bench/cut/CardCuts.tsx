@@ -37,9 +37,14 @@ export function CardCuts({ card, stash, onChange, onRemove }: CardCutsProps) {
   const nameOf = (id: string): string => card.panels.find((panel) => panel.id === id)?.name ?? 'panel';
   return (
     <View style={styles.card} role="region" aria-label={`Cut ${supply.name}`}>
-      <ReasonRow supply={supply} reason={`${many(sheets, 'sheet')} and ${many(scraps, 'scrap')} to cut from`}>
-        <Button label="Leave it" says={`Do not cut ${supply.name}`} onPress={onRemove} />
-      </ReasonRow>
+      <View role="list">
+        <ReasonRow
+          supply={supply}
+          reason={`${many(sheets, 'sheet')} and ${many(scraps, 'scrap')} to cut from`}
+        >
+          <Button label="Leave it" says={`Do not cut ${supply.name}`} onPress={onRemove} />
+        </ReasonRow>
+      </View>
       <PanelList
         of={supply.id}
         panels={card.panels}
