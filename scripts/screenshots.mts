@@ -98,7 +98,7 @@ await shoot('bench', 'phone', '/bench', async (page) => {
   await page.getByRole('button', { name: 'To the bench' }).click();
   await page.getByText('Otter pair moved.').waitFor();
   await page.goto(`${url}/bench`);
-  await page.getByText('1 thing out now').waitFor();
+  await page.getByRole('button', { name: 'Put Otter pair back' }).waitFor();
 });
 await shoot('arrange', 'wide', '/arrange', planned);
 // Last, since it begins a plan.

@@ -7,6 +7,7 @@ import { usePreferences, type Stash } from '../api/queries';
 import { useSpotName } from '../api/spotName';
 import { useChange } from '../api/useChange';
 import { sayConflict, sayFetch, sayTray } from '../copy/pull';
+import { sayWhat } from '../copy/supply';
 import { listOf, many, words } from '../copy/words';
 import { ReasonRow } from '../row/ReasonRow';
 import { space } from '../theme/tokens';
@@ -112,7 +113,11 @@ export function PullPart({ groupId, body, members, stash, onKeep, onAdd }: PullP
       {along.length > 0 && (
         <View role="list" aria-label="Comes along" style={styles.list}>
           {along.map(({ of, partner }) => (
-            <ReasonRow key={partner.id} supply={partner} reason={`goes with ${of.name}`}>
+            <ReasonRow
+              key={partner.id}
+              supply={partner}
+              reason={`${sayWhat(partner)} · goes with ${of.name}`}
+            >
               <Button
                 label="Take it along"
                 says={`Take ${partner.name} along`}
