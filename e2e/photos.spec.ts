@@ -63,7 +63,8 @@ test('a kit is begun, filled by searching, and dissolved without losing its thin
   await page.getByRole('checkbox', { name: /Ember Latch/ }).click();
   await expect(page.getByText('Winter cards: kept.')).toBeVisible();
   await page.getByRole('button', { name: 'Close', exact: true }).click();
-  await expect(page.getByText('Ember Latch')).toBeVisible();
+  const inIt = page.getByRole('list', { name: 'In it' });
+  await expect(inIt.getByRole('link', { name: 'Ember Latch', exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Dissolve…' }).click();
   await page.getByRole('button', { name: 'Dissolve it' }).click();
   await expect(page.getByText(/its things stand on their own/)).toBeVisible();

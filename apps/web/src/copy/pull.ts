@@ -1,6 +1,5 @@
-import type { Conflict, ConflictId, PullRow, PullTray } from '@red-shelf/core';
+import type { Conflict, ConflictId, PullTray, WayStep } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
-import type { Living } from '../api/contents';
 import { sayAboutMass, sayLength, type Units } from './measure';
 import { sayWay } from './room';
 import { unitTitle } from './supply';
@@ -19,8 +18,14 @@ const HAPPENS: Readonly<Record<ConflictId, (one: string, other: string) => strin
 export const sayConflict = ({ id, one, other }: Conflict<SupplyView>): string =>
   `${HAPPENS[id](one.name, other.name)}. Try it on a corner first; the makers’ word comes before this.`;
 
+/** The way to a thing, and what stands before it. */
+interface Fetched {
+  readonly way: readonly WayStep[];
+  readonly before: readonly { readonly supply: Pick<SupplyView, 'name'> }[];
+}
+
 /** "C·07 · second drawer, pull it out · take Reed Pond out first". */
-export const sayFetch = ({ way, before }: PullRow<Living>, address: string): string =>
+export const sayFetch = ({ way, before }: Fetched, address: string): string =>
   [address, sayWay(way), ...before.map(({ supply }) => `take ${supply.name} out first`)]
     .filter(Boolean)
     .join(' · ');
