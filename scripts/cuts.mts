@@ -6,7 +6,7 @@
 import { planCuts } from '../packages/core/src/index.ts';
 import { CM, everyWay, figuresOf } from '../packages/core/src/bench/cut/everyWay.ts';
 import { numbersFrom } from '../packages/core/src/arrange/smooth/numbers.ts';
-import { OLIVEIRA_FERREIRA, WANG } from './cuts/published.mts';
+import { OLIVEIRA_FERREIRA, WANG } from '../packages/core/src/bench/cut/published.ts';
 
 const SMALL = Number(process.argv[2] ?? 200);
 const SEED = 11;

@@ -2,6 +2,7 @@ import { numbersFrom } from '../../arrange/smooth/numbers';
 import { fillOne } from './fillOne';
 import { CM, everyWay, figuresOf } from './everyWay';
 import { planCuts } from './planCuts';
+import { OLIVEIRA_FERREIRA, WANG } from './published';
 import { Work } from './exact';
 import type { CutPlan, CutSheet, CuttingStock, Part, WantedPanel } from './types';
 
@@ -180,64 +181,19 @@ test.each(CHRISTOFIDES_WHITLOCK)(
   },
 );
 
-// Wang (1983), Operations Research 31, and Oliveira & Ferreira (1990), EJOR 44, instance 2: the most area of a sheet of 70 × 40.
-const WANG = [
-  ...[
-    [17, 9, 1],
-    [11, 19, 4],
-    [12, 21, 3],
-    [14, 23, 4],
-    [24, 15, 1],
-    [24, 15, 2],
-    [25, 16, 4],
-    [27, 17, 2],
-  ],
-  ...[
-    [18, 29, 3],
-    [21, 31, 3],
-    [32, 22, 2],
-    [23, 33, 3],
-    [34, 24, 2],
-    [35, 25, 2],
-    [36, 26, 1],
-    [37, 27, 1],
-  ],
-  ...[
-    [38, 28, 1],
-    [39, 29, 1],
-    [41, 30, 1],
-    [43, 31, 1],
-  ],
-];
-const OLIVEIRA_FERREIRA = [
-  ...[
-    [22, 18, 2],
-    [40, 10, 1],
-    [13, 27, 3],
-    [23, 18, 2],
-    [29, 8, 4],
-  ],
-  ...[
-    [16, 4, 1],
-    [47, 9, 1],
-    [19, 19, 4],
-    [13, 16, 2],
-    [36, 16, 4],
-  ],
-];
-test.each([
-  ['Wang', WANG, 2721],
-  ['Oliveira and Ferreira', OLIVEIRA_FERREIRA, 2690],
-])('where there is not enough for all, the most area that can be made: %s', (_, list, best) => {
-  const panels = list.map(([w = 0, h = 0, count], i) => panel(`p${i}`, w, h, count, false));
-  const stock = [sheet('s', 70, 40, false)];
-  const plan = planCuts(panels, stock);
-  carryOutAll(plan, panels, stock);
-  const made = plan.used
-    .flatMap((one) => one.panels)
-    .reduce((sum, { widthUm, heightUm }) => sum + (widthUm / CM) * (heightUm / CM), 0);
-  expect(made).toBe(best);
-});
+test.each([WANG, OLIVEIRA_FERREIRA])(
+  'where there is not enough for all, the most area that can be made: $name',
+  ({ panels: list, best }) => {
+    const panels = list.map(([w, h, count], i) => panel(`p${i}`, w, h, count, false));
+    const stock = [sheet('s', 70, 40, false)];
+    const plan = planCuts(panels, stock);
+    carryOutAll(plan, panels, stock);
+    const made = plan.used
+      .flatMap((one) => one.panels)
+      .reduce((sum, { widthUm, heightUm }) => sum + (widthUm / CM) * (heightUm / CM), 0);
+    expect(made).toBe(best);
+  },
+);
 
 test('forty panels from sixty scraps and sheets of two sizes: all made, and said not to be proven best', () => {
   const random = numbersFrom(3);

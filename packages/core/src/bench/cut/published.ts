@@ -1,4 +1,4 @@
-/** Sheets of 70 × 40 that are filled with the most area: width, height, and how often at most; none is turned. */
+/** Tasks of the literature (Wang 1983, Operations Research 31; Oliveira & Ferreira 1990, EJOR 44): sheets of 70 × 40 that are filled with the most area: width, height, and how often at most; none is turned. */
 export const WANG = {
   name: 'Wang (1983)',
   best: 2721,
