@@ -15,9 +15,9 @@ import {
   sayUnused,
 } from '../copy/gaps';
 import { sayWhat, unitTitle } from '../copy/supply';
-import { ReasonRow } from '../row/ReasonRow';
+import { ReasonRow, rowStyles } from '../row/ReasonRow';
 import { UseButton } from '../row/UseButton';
-import { colour, space } from '../theme/tokens';
+import { colour } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Swatch } from '../ui/Swatch';
 import { Txt } from '../ui/Txt';
@@ -51,16 +51,16 @@ export function HoleRow({ row, stash }: RowProps<'colours'>) {
   const hex = row.fill?.entry.hex ?? row.hex;
   const name = row.fill?.entry.name ?? sayColour(row.hex);
   return (
-    <View role="listitem" style={styles.row}>
-      <View style={styles.thing}>
+    <View role="listitem" style={rowStyles.row}>
+      <View style={rowStyles.thing}>
         <Swatch hex={hex} group={groupOf(familyOf(hex).family)} />
         {nearest && <Swatch hex={nearest.hex} group={nearest.group} />}
-        <View style={styles.words}>
+        <View style={rowStyles.words}>
           <Txt look="strong">{name}</Txt>
           <Txt look="quiet">{why}</Txt>
         </View>
       </View>
-      <View style={styles.acts}>
+      <View style={rowStyles.acts}>
         <ListButton
           wish={wishBody.parse({
             ...{ sort: 'wish', supplyId: null, name, why: why.slice(0, 200), kind: row.kind, amount: 1 },
@@ -80,9 +80,9 @@ export function HoleRow({ row, stash }: RowProps<'colours'>) {
 export function RangeRow({ row }: { readonly row: GapsView['ranges'][number] }) {
   const name = `${row.range.maker} ${row.range.name}`.trim();
   return (
-    <View role="listitem" style={styles.row}>
-      <View style={styles.thing}>
-        <View style={styles.words}>
+    <View role="listitem" style={rowStyles.row}>
+      <View style={rowStyles.thing}>
+        <View style={rowStyles.words}>
           <Txt look="strong">{name}</Txt>
           <Txt look="quiet">{sayRange(row)}</Txt>
           <View style={styles.swatches}>
@@ -92,7 +92,7 @@ export function RangeRow({ row }: { readonly row: GapsView['ranges'][number] }) 
           </View>
         </View>
       </View>
-      <View style={styles.acts}>
+      <View style={rowStyles.acts}>
         <Button
           label="Checklist"
           says={`Checklist of ${name}`}
@@ -180,14 +180,14 @@ export function RoomRow({ row, stash }: RowProps<'room'>) {
   const unit = stash.wall.units.find(({ id }) => id === row.unitId);
   if (!unit) return null;
   return (
-    <View role="listitem" style={styles.row}>
-      <View style={styles.thing}>
-        <View style={styles.words}>
+    <View role="listitem" style={rowStyles.row}>
+      <View style={rowStyles.thing}>
+        <View style={rowStyles.words}>
           <Txt look="strong">{unitTitle(unit)}</Txt>
           <Txt look="quiet">{sayRoom(row)}</Txt>
         </View>
       </View>
-      <View style={styles.acts}>
+      <View style={rowStyles.acts}>
         <Button
           label="Make room"
           says={`Make room in ${unitTitle(unit)}`}
@@ -213,20 +213,6 @@ export function HomelessRow({ supply }: { readonly supply: SupplyView }) {
 }
 
 const styles = StyleSheet.create({
-  row: {
-    flexDirection: 'row',
-    flexWrap: 'wrap',
-    alignItems: 'center',
-    gap: space.s,
-    paddingHorizontal: space.m,
-    paddingVertical: space.s,
-    borderBottomWidth: 1,
-    borderBottomColor: colour.hairline,
-    backgroundColor: colour.card,
-  },
-  thing: { flexGrow: 1, flexBasis: 190, flexDirection: 'row', gap: 12, alignItems: 'center', minWidth: 0 },
-  words: { flex: 1 },
-  acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   swatches: { flexDirection: 'row', flexWrap: 'wrap', gap: 4, paddingTop: 4 },
   small: { width: 22, height: 22, borderWidth: 1, borderColor: colour.hairline },
 });

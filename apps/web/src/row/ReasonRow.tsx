@@ -17,25 +17,26 @@ interface ReasonRowProps {
 /** A supply, why it is listed, and what can be done; a tap on it looks closer. */
 export function ReasonRow({ supply, reason, children }: ReasonRowProps) {
   return (
-    <View style={styles.row} role="listitem">
+    <View style={rowStyles.row} role="listitem">
       <Pressable
         role="link"
         aria-label={supply.name}
         onPress={() => router.push({ pathname: '/stash', params: { supply: supply.id } })}
-        style={styles.thing}
+        style={rowStyles.thing}
       >
         <Swatch hex={supply.hex} group={supply.group} />
-        <View style={styles.words}>
+        <View style={rowStyles.words}>
           <Txt look="strong">{supply.name}</Txt>
           <Txt look="quiet">{reason}</Txt>
         </View>
       </Pressable>
-      <View style={styles.acts}>{children}</View>
+      <View style={rowStyles.acts}>{children}</View>
     </View>
   );
 }
 
-const styles = StyleSheet.create({
+/** How a row with acts lies, whatever it is about. */
+export const rowStyles = StyleSheet.create({
   row: {
     flexDirection: 'row',
     flexWrap: 'wrap',

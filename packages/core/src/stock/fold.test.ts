@@ -1,3 +1,4 @@
+/** What the ledger adds up to. Long, since each act is asked of the same shelf, and the old fold is held against the new one. */
 import fc from 'fast-check';
 import { formOf } from '../kinds/registry';
 import { formFor } from '../stash/formFor';

@@ -1,7 +1,9 @@
+/** What an act does to lots. Just past the usual length, since the acts of one plan share its ways of taking and giving. */
 import type { FormDefinition, LotAs } from '../kinds/definition';
 import { mainLot, type FlatSize, type Holding } from '../stash/holding';
 import type { CutPiece, Happening, Posting, Price, Weights } from './event';
 import type { CountRule } from './fold';
+import { oneEach, sameSize } from './pieces';
 
 /** A thing a person wants to write into the ledger. `lotId` names one lot; else `of` says which sort of lot is meant. */
 export type StockRequest = {
@@ -76,8 +78,6 @@ export interface Posted {
 const TOO_MANY = { fill: 100_000, sheets: 1_000_000, pieces: 1_000_000, length: 1e12 } as const;
 
 const refuse = (code: StockRefusal['code'], need = 0, have = 0): StockRefusal => ({ code, need, have });
-const sameSize = (a: FlatSize | null, b: FlatSize | null): boolean =>
-  a?.widthUm === b?.widthUm && a?.heightUm === b?.heightUm;
 
 /** Plans what a request does to a supply's lots. Writes nothing. */
 export function planPosting(
@@ -294,18 +294,6 @@ class Plan {
 }
 
 type CutRequest = Extract<StockRequest, { act: 'cut' }>;
-
-/** Pieces of one size together, so that one lot takes them. */
-function oneEach(pieces: readonly CutPiece[]): CutPiece[] {
-  const found: CutPiece[] = [];
-  for (const piece of pieces) {
-    const at = found.findIndex(({ as, sizeUm }) => as === piece.as && sameSize(sizeUm, piece.sizeUm));
-    const same = found[at];
-    if (same) found[at] = { ...same, items: same.items + piece.items };
-    else found.push(piece);
-  }
-  return found;
-}
 
 const by = (holdingId: string, items: number, left: number): Posting => ({
   holdingId,
