@@ -127,6 +127,58 @@ test('all of a plan is put back to where it stood, and the rest of one is left a
   await expect(page.getByRole('button', { name: /^Begin: \d+ lifts$/ })).toBeVisible();
 });
 
+test('what goes the same way is carried over together: one tap, one change, taken back as one', async ({
+  page,
+  room,
+}) => {
+  const read = async <T>(path: string): Promise<T> =>
+    (await (await page.request.get(`${room.url}${path}`)).json()) as T;
+  interface Lot {
+    readonly id: string;
+    readonly spot: { readonly unitId: string; readonly cell: number | null } | null;
+  }
+  const lots = async () =>
+    (await read<{ supplies: { holdings: Lot[] }[] }>('/api/supplies')).supplies.flatMap(
+      (each) => each.holdings,
+    );
+  const { units } = await read<{ units: (Grid & { id: string })[] }>('/api/wall');
+  const [tray, rack] = ['Regatta tray', 'Pad rack'].map(
+    (name) => units.find((unit) => unit.name === name)!.id,
+  );
+  const inCell = (all: Lot[], unitId = '') =>
+    new Map(all.flatMap(({ id, spot }) => (spot?.unitId === unitId ? [[spot.cell ?? -1, id] as const] : [])));
+  const before = inCell(await lots(), tray);
+  const taken = inCell(await lots(), rack);
+  const open = [...Array(60).keys()].filter((cell) => !taken.has(cell));
+  expect(before.size).toBeGreaterThanOrEqual(3);
+  const moves = [...before].map(([cell, id], i) => [id, [0, cell, 0], [1, open[i], 0]]);
+  const body = { sort: 'plan', name: 'Empty the tray', units: [tray, rack], moves };
+  expect((await page.request.post(`${room.url}/api/records`, { data: { body } })).ok()).toBe(true);
+  await page.goto(`${room.url}/arrange`);
+  await page.getByRole('button', { name: /^Go on with / }).click();
+  const n = before.size;
+  // It says what the tray weighs, and that it comes back.
+  await expect(
+    page.getByText(new RegExp(`^These ${n} go from .* Carry .* over as it is, about .*bring it back`)),
+  ).toBeVisible();
+  await page.getByRole('button', { name: new RegExp(`^All ${n} that go this way`) }).click();
+  await expect(page.getByText('All of it is done.')).toBeVisible();
+  const there = async () => inCell(await lots(), tray);
+  await expect.poll(async () => (await there()).size).toBe(0);
+  const { changes } = await read<{ changes: { kind: string; count: number }[] }>('/api/changes');
+  expect(changes[0]).toMatchObject({ kind: 'place', count: n });
+  // Taken back as one, by its key; and there again by another, each where it was to go.
+  await page.keyboard.press('u');
+  await expect(now(page)).toBeVisible();
+  await expect.poll(there).toEqual(before);
+  await page.keyboard.press('a');
+  await expect(page.getByText('All of it is done.')).toBeVisible();
+  const wanted = new Map(moves.map(([id], i) => [open[i], id]));
+  await expect
+    .poll(async () => new Map([...inCell(await lots(), rack)].filter(([cell]) => wanted.has(cell))))
+    .toEqual(wanted);
+});
+
 test('what is planned and what is to be lifted are printed, and so is a packing list; all of it can be read by everybody', async ({
   page,
   room,

@@ -137,6 +137,8 @@ export const arrangePreview = z.object({
   /** Things that are lifted once or more, and single lifts in all; more where two change places by way of the desk. */
   moves: z.int(),
   lifts: z.int(),
+  /** In so many goes they are made: what goes the same way is carried over together. */
+  goes: z.int(),
   /** How often things of the plan are looked for in a year. */
   looksAYear: z.number(),
   /** This person's own pace: seconds a lift, and from how many lifts it is known; 0 where it is a guess. */

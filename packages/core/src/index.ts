@@ -233,11 +233,12 @@ export {
   type NoPlan,
 } from './arrange/moves/planMoves';
 export { doublesIn } from './arrange/moves/doubles';
+export { asSingleLifts, goesOf } from './arrange/moves/goes';
 export { sharedRoom } from './arrange/moves/sharedRoom';
 export { inWalkingOrder, type SharedRoom } from './arrange/moves/walk';
 export { isNowhere, stillToDo, type StillToDo } from './arrange/moves/stillToDo';
 export { lookUp, type LookUp, type Sought } from './arrange/lookUp';
-export { paceOf, type Pace } from './arrange/pace';
+export { paceOf, type Pace, type Carried } from './arrange/pace';
 export { fullWhen, type FullWhen } from './arrange/full';
 export { seasonSwaps, type SeasonSwap } from './arrange/seasonSwaps';
 export { oneMore, type OneMore, type Settled } from './arrange/oneMore';
@@ -367,4 +368,4 @@ export { runningOut, runningRow, soonestFirst, type RunningAdvice, type RunningR
 export { idleDays } from './stash/idle';
 export { conflictsIn, type Conflict, type ConflictId } from './bench/conflicts';
 export { backTo, type BackTo } from './bench/putBack';
-export { pullList, type PullList, type PullRow, type PullTray } from './bench/pullList';
+export { carriedWhole, pullList, type PullList, type PullRow, type PullTray } from './bench/pullList';

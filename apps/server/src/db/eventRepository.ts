@@ -1,5 +1,5 @@
-import type { Happening, PlaceSpot, Posting, Shift, StashEvent } from '@red-shelf/core';
-import { and, asc, desc, eq, gt, gte, inArray, lte } from 'drizzle-orm';
+import type { Happening, PlaceSpot, Posting, Carried, Shift, StashEvent } from '@red-shelf/core';
+import { and, asc, desc, eq, gt, gte, inArray, lte, min } from 'drizzle-orm';
 import { chunks, touch, type Readable, type Tx } from './tx';
 import { changes, events, postings, shifts } from './schema';
 
@@ -162,16 +162,17 @@ export async function eventsTouching(
 /** So many of the last lifts say how fast a person is. */
 const LATEST_LIFTS = 300;
 
-/** When things were set down lately, one change each, ms since 1970. */
-export async function liftTimes(db: Readable): Promise<number[]> {
+/** When things were set down lately, one change each, and how many. */
+export async function liftTimes(db: Readable): Promise<Carried[]> {
   const rows = await db
-    .selectDistinct({ changeId: events.changeId, at: events.at, seq: changes.seq })
+    .select({ at: min(events.at), count: changes.count })
     .from(events)
     .innerJoin(changes, eq(changes.id, events.changeId))
     .where(and(eq(events.act, 'move'), eq(changes.kind, 'place')))
+    .groupBy(changes.seq)
     .orderBy(desc(changes.seq))
     .limit(LATEST_LIFTS);
-  return rows.map(({ at }) => Date.parse(at));
+  return rows.map(({ at, count }) => ({ at: Date.parse(at ?? ''), count }));
 }
 
 /** Where each lot stood before a change that was moved in it or since; undefined where there is no such change. */

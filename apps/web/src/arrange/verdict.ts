@@ -1,5 +1,5 @@
 import type { ArrangePreview } from '@red-shelf/contract';
-import type { SortKey } from '@red-shelf/core';
+import { asSingleLifts, type SortKey } from '@red-shelf/core';
 import { many } from '../copy/words';
 
 /** A mean step from one colour to the next that is smaller by so much is seen, ΔE (CIEDE2000). */
@@ -20,12 +20,12 @@ function sayLong(seconds: number): string {
 }
 
 /** What carrying it out takes, at this person's own pace, and what it saves in a year of looking; seconds. */
-function costOf({ lifts, pace, before, after, looksAYear }: ArrangePreview): {
+function costOf({ lifts, goes, pace, before, after, looksAYear }: ArrangePreview): {
   readonly takes: number;
   readonly saves: number;
 } {
   const shorter = (before.figures.lookUp ?? 0) - (after.figures.lookUp ?? 0);
-  return { takes: lifts * pace.seconds, saves: Math.max(0, shorter * looksAYear) };
+  return { takes: asSingleLifts(lifts, goes) * pace.seconds, saves: Math.max(0, shorter * looksAYear) };
 }
 
 /** Of racks that are filled as pictures: how much less things differ from their neighbours, ΔE; null of others. */
@@ -45,12 +45,13 @@ export function isWorthIt(plan: ArrangePreview): boolean {
 
 /** Whether it is worth the evening, in a sentence or two. */
 export function sayVerdict(plan: ArrangePreview): { head: string; body: string } {
-  const { before, after, lifts, leftOver, by, pace } = plan;
+  const { before, after, lifts, goes, leftOver, by, pace } = plan;
   if (lifts === 0)
     return { head: 'In order already.', body: 'Everything stands where this order would put it.' };
   const { takes, saves } = costOf(plan);
   const own = pace.lifts > 0 ? 'at your own pace' : `at ${pace.seconds} seconds each`;
-  const work = `${many(lifts, 'lift')}, about ${sayLong(takes)} ${own}.`;
+  const inGoes = goes < lifts ? ` in ${many(goes, 'go', 'goes')}` : '';
+  const work = `${many(lifts, 'lift')}${inGoes}, about ${sayLong(takes)} ${own}.`;
   const left =
     leftOver.length === 0
       ? 'Nothing is left over.'

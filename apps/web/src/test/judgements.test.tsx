@@ -231,7 +231,7 @@ test('racks that are put away are neither on the wall nor offered for arranging'
       before: { figures: NOTHING_THERE, units: [] },
       after: { figures: NOTHING_THERE, units: [] },
       ...{ held: [], by: 'family' as const, leftOver: [], remedies: [], continues: [], full: [], freed: [] },
-      ...{ moves: 0, lifts: 0, looksAYear: 0, pace: { seconds: 12, lifts: 0 }, nearer: [] },
+      ...{ moves: 0, lifts: 0, goes: 0, looksAYear: 0, pace: { seconds: 12, lifts: 0 }, nearer: [] },
       token: 't',
     },
   });

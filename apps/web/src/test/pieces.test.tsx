@@ -137,7 +137,7 @@ test('the verdict says what is gained, what it costs and what is left over', () 
     },
     before: { figures, units: [] },
     after: { figures: { ...figures, breaks: 2, lookUp: 5 }, units: [] },
-    ...{ moves: 10, lifts: 10, looksAYear: 600, pace: { seconds: 12, lifts: 0 }, token: '' },
+    ...{ moves: 10, lifts: 10, goes: 10, looksAYear: 600, pace: { seconds: 12, lifts: 0 }, token: '' },
   };
   const back = 'Looking for things it gives back about 10 minutes in a year.';
   expect(sayVerdict(plan)).toEqual({
@@ -146,12 +146,14 @@ test('the verdict says what is gained, what it costs and what is left over', () 
   });
   expect(isWorthIt(plan)).toBe(true);
   // What takes longer than it gives back is better left alone, and says by how much it falls short.
-  const long = { ...plan, lifts: 300, pace: { seconds: 9, lifts: 40 } };
+  const long = { ...plan, lifts: 300, goes: 300, pace: { seconds: 9, lifts: 40 } };
   expect(sayVerdict(long)).toEqual({
     head: 'Leave it alone.',
     body: `300 lifts, about 45 minutes at your own pace. ${back} That is 35 minutes less than it takes. Nothing is left over.`,
   });
   expect(isWorthIt(long)).toBe(false);
+  // What is carried over together takes the way once.
+  expect(sayVerdict({ ...long, goes: 20 }).body).toMatch(/^300 lifts in 20 goes, about 24 minutes at/);
   const same = { ...long, by: 'maker' as const, after: plan.before };
   expect(sayVerdict(same).body).toMatch(/The makers stand together as well/);
   const smooth = { figures: { ...figures, meanStep: 8 }, units: [] };

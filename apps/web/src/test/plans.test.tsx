@@ -65,6 +65,7 @@ const PREVIEW = {
   ],
   moves: 3,
   lifts: 4,
+  goes: 4,
   looksAYear: 100,
   pace: { seconds: 12, lifts: 0 },
   nearer: [

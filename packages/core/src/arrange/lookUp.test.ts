@@ -1,5 +1,5 @@
 import { lookUp, type Sought } from './lookUp';
-import { paceOf } from './pace';
+import { paceOf, type Carried } from './pace';
 
 const thing = (group: string, rank: number, more: Partial<Sought> = {}): Sought => ({
   group,
@@ -40,9 +40,12 @@ test('what is used often counts more, and what has no place most', () => {
 
 test('the pace is what usually lies between one lift and the next', () => {
   expect(paceOf([])).toEqual({ seconds: 12, lifts: 0 });
-  const times: number[] = [];
+  const goes: Carried[] = [];
   let at = 0;
-  for (const gap of [9, 7, 8, 0.1, 9, 10, 8, 600, 9, 11, 8]) times.push((at += gap * 1000));
+  for (const gap of [9, 7, 8, 0.1, 9, 10, 8, 600, 9, 11, 8]) goes.push({ at: (at += gap * 1000), count: 1 });
   // All at once, and with a pause between, is no lift by hand.
-  expect(paceOf(times.reverse())).toEqual({ seconds: 9, lifts: 8 });
+  expect(paceOf(goes.reverse())).toEqual({ seconds: 9, lifts: 8 });
+  // A tray of twelve that takes a minute is the pace of a quick person, not of a slow one.
+  const trays = goes.map((_, i) => ({ at: i * 60_000, count: 12 }));
+  expect(paceOf(trays).seconds).toBeCloseTo(60 / 6.5);
 });

@@ -82,7 +82,8 @@ export function pullList<L extends Pulled>(
   const inside = new Set(units.map(({ parentId }) => parentId));
   const trays = [...new Set(rows.map(({ unit }) => unit))].flatMap((unit) => {
     const takes = rows.filter((row) => row.unit === unit).length;
-    const tray = takes >= CARRY_FROM && !inside.has(unit.id) ? trayOf(unit, takes, livingIn(unit.id)) : null;
+    const tray =
+      takes >= CARRY_FROM && !inside.has(unit.id) ? carriedWhole(unit, takes, livingIn(unit.id)) : null;
     return tray ? [tray] : [];
   });
   return { rows, trays, out, lost: things.filter((thing) => !known.has(thing)) };
@@ -99,7 +100,12 @@ function standsBefore<L extends Pulled>(
   return livingIn(unit.id).filter(({ lot }) => lot.spot?.cell !== null && before.has(lot.spot?.cell ?? -1));
 }
 
-function trayOf(unit: Unit, takes: number, all: readonly Lodger[]): PullTray | null {
+/** A tray that is carried with all that is in it; null where it is fixed, or heavier than one arm carries. */
+export function carriedWhole<U extends Unit>(
+  unit: U,
+  takes: number,
+  all: readonly Lodger[],
+): (PullTray & { readonly unit: U }) | null {
   const { fixedTo } = unit.facts;
   if (!unit.model || unit.sort !== 'unit' || (fixedTo && fixedTo !== 'nothing')) return null;
   const massMg = all.reduce((sum, { supply, lot }) => sum + bodyOf(supply, lot).massMg, 0);

@@ -1,4 +1,4 @@
-import { inStash, paceOf, placedLots, remediesFor, type Pace, type RoomNow } from '@red-shelf/core';
+import { goesOf, inStash, paceOf, placedLots, remediesFor, type Pace, type RoomNow } from '@red-shelf/core';
 import {
   planOf,
   type ArrangeAsked,
@@ -116,6 +116,7 @@ export async function previewHere(
     freed: units.map(({ id }) => id).filter((id) => isEmpty(after, id) && !isEmpty(before, id)),
     moves: new Set(lifts.map(({ id }) => id)).size,
     lifts: lifts.length,
+    goes: goesOf(lifts).length,
     looksAYear: looksAYear(planned, ports.now()),
     pace: await paceIn(store.read),
     nearer: moving.length > TRIED_TO ? [] : await stopsOf(stash, planned, request.near, next),

@@ -1,9 +1,10 @@
-import { HAND_ID, isRefusal, mayLive, type PlaceSpot } from '@red-shelf/core';
+import { carriedWhole, HAND_ID, isRefusal, mayLive, type PlaceSpot, type RoomNow } from '@red-shelf/core';
 import type { Place, UnitView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
 import { useContents, useRoom } from '../../api/contents';
-import type { Stash } from '../../api/queries';
+import { usePreferences, type Stash } from '../../api/queries';
 import { useSpotName } from '../../api/spotName';
+import { sayAboutMass, type Units } from '../../copy/measure';
 import { sayLeftOver, sayWarning } from '../../copy/reasons';
 import { unitTitle } from '../../copy/supply';
 import { many } from '../../copy/words';
@@ -20,7 +21,7 @@ interface LiftCardProps {
   readonly place: Place | null;
   readonly stash: Stash;
   readonly left: number;
-  /** So many from this one on go from the same place to the same other one. */
+  /** So many from this one on are carried over in one go. */
   readonly together: number;
 }
 
@@ -28,6 +29,7 @@ interface LiftCardProps {
 export function LiftCard({ step: { thing, from, to }, place, stash, left, together }: LiftCardProps) {
   const spotName = useSpotName();
   const room = useRoom(stash);
+  const { units } = usePreferences().preferences;
   const { supply, lot } = thing;
   const target = stash.wall.units.find(({ id }) => id === to?.unitId);
   const answer = target && to ? mayLive({ supply, lot }, { unit: target, cell: to.cell }, room) : null;
@@ -58,9 +60,7 @@ export function LiftCard({ step: { thing, from, to }, place, stash, left, togeth
         <Side title="to" spot={to} name={where(to)} stash={stash} lotId={lot.id} before={place?.before} />
       </View>
       {next && <Txt>{`Between the others, right before ${next.name}.`}</Txt>}
-      {together >= WORTH_A_TRAY && from?.unitId !== to?.unitId && (
-        <Txt>{sayTogether(together, stash, from, to)}</Txt>
-      )}
+      {together > 1 && <Txt>{sayTogether(together, { stash, room, units }, from, to)}</Txt>}
       {to?.unitId === HAND_ID && <Txt>It only lies there meanwhile, and goes on from there.</Txt>}
       {isRefusal(answer)
         ? answer.code !== 'taken' && (
@@ -77,15 +77,22 @@ export function LiftCard({ step: { thing, from, to }, place, stash, left, togeth
   );
 }
 
-/** From so many on they are taken over together. */
-const WORTH_A_TRAY = 3;
-
-/** "The next 12 go from A Pad rack to B Tray: carry them together, or the whole tray." */
-function sayTogether(count: number, stash: Stash, from: PlaceSpot | null, to: PlaceSpot | null): string {
+/** "These 12 go from A Pad rack to B Tray: carry them together." Or the tray as it is, where most of it goes that way. */
+function sayTogether(
+  count: number,
+  { stash, room, units }: { stash: Stash; room: RoomNow; units: Units },
+  from: PlaceSpot | null,
+  to: PlaceSpot | null,
+): string {
   const unit = stash.wall.units.find(({ id }) => id === from?.unitId);
   const target = stash.wall.units.find(({ id }) => id === to?.unitId);
   const way = `${unit ? `from ${unitTitle(unit)} ` : ''}to ${target ? unitTitle(target) : 'one place'}`;
-  return `The next ${count} go ${way}: carry them together${unit?.facts.lies ? ', or that tray whole' : ''}.`;
+  const living = unit ? room.livingIn(unit.id) : [];
+  // A tray of which less than half goes that way is left where it is.
+  const tray = unit && 2 * count >= living.length ? carriedWhole(unit, count, living) : null;
+  return tray
+    ? `These ${count} go ${way}. Carry ${unitTitle(tray.unit)} over as it is, about ${sayAboutMass(tray.massMg, units)}, set them down from it, and bring it back.`
+    : `These ${count} go ${way}: carry them together.`;
 }
 
 interface SideProps {

@@ -6,17 +6,24 @@ import { Swatch } from '../../ui/Swatch';
 import { Txt } from '../../ui/Txt';
 import type { Step } from './step';
 
-/** So many of what follows are named. */
-const LISTED = 8;
+/** So many of what follows are named at least. */
+const LEAST = 8;
+
+interface NextLiftsProps {
+  readonly steps: readonly Step[];
+  /** So many go the same way as the one before: each of them is named. */
+  readonly listed: number;
+}
 
 /** What comes after, in the order one walks. */
-export function NextLifts({ steps }: { readonly steps: readonly Step[] }) {
+export function NextLifts({ steps, listed }: NextLiftsProps) {
+  const shown = Math.max(LEAST, listed);
   const spotName = useSpotName();
   if (steps.length === 0) return null;
   return (
     <View style={styles.list} role="list" aria-label="After that">
       <Txt look="quiet">After that</Txt>
-      {steps.slice(0, LISTED).map(({ thing: { supply, lot }, from, to }, i) => (
+      {steps.slice(0, shown).map(({ thing: { supply, lot }, from, to }, i) => (
         <View key={`${lot.id} ${i}`} role="listitem" style={styles.row}>
           <Swatch hex={supply.hex} group={supply.group} size={24} />
           <Txt style={styles.name} lines={1}>
@@ -25,7 +32,7 @@ export function NextLifts({ steps }: { readonly steps: readonly Step[] }) {
           <Txt look="label">{`${from ? spotName(from) : '–'} → ${to ? spotName(to) : 'out'}`}</Txt>
         </View>
       ))}
-      {steps.length > LISTED && <Txt look="quiet">and {many(steps.length - LISTED, 'more lift')}</Txt>}
+      {steps.length > shown && <Txt look="quiet">and {many(steps.length - shown, 'more lift')}</Txt>}
     </View>
   );
 }

@@ -1,6 +1,7 @@
+import { goesOf } from '@red-shelf/core';
 import { spotsOf, planOf } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { order, routes } from '../../api/client';
 import { useContents } from '../../api/contents';
@@ -22,8 +23,8 @@ import { Kept } from './Kept';
 import { LiftCard } from './LiftCard';
 import { NextLifts } from './NextLifts';
 import { OldLabels } from './OldLabels';
-import { placeBack } from './placeFor';
 import type { Step } from './step';
+import { useLifting } from './useLifting';
 import { useCarrying } from './usePlan';
 
 /** A plan carried out lift by lift: each large, with where from and where to; stopped and gone on with at any time. */
@@ -35,22 +36,9 @@ export function PlanScreen() {
   const { data: records } = useRecords();
   const plan = recordsOf(records, 'plan').find((each) => each.id === id);
   const carrying = useCarrying(plan?.body, stash);
-  /** Lots that were put off, and the lifts made here, the last one first. */
+  /** Lots that were put off. */
   const [later, setLater] = useState<readonly string[]>([]);
-  const [made, setMade] = useState<readonly Step[]>([]);
-  const lift = useChange(
-    ({ step, back }: { step: Step; back: boolean }) => {
-      const lot = stash?.byId
-        .get(step.thing.supply.id)
-        ?.holdings.find(({ id: each }) => each === step.thing.lot.id);
-      const place = !back ? (carrying?.placeOf(step) ?? null) : stash ? placeBack(step, stash) : null;
-      return order(routes.placeHolding, {
-        id: step.thing.lot.id,
-        body: { version: lot?.version ?? step.thing.lot.version, place },
-      });
-    },
-    { silent: true },
-  );
+  const { done, takeBack, hasMade, forget } = useLifting(stash, carrying);
   const remove = useChange(() =>
     order(routes.removeRecord, { id: id ?? '', body: { version: plan?.version ?? 0 } }),
   );
@@ -65,7 +53,6 @@ export function PlanScreen() {
   });
   const spotName = useSpotName();
   const { preferences } = usePreferences();
-  const sent = useRef<{ step: Step; back: boolean } | null>(null);
   const steps = carrying?.steps ?? [];
   const contents = useContents(stash);
   /** Whether something stands there still that was put off. */
@@ -76,33 +63,16 @@ export function PlanScreen() {
   const ready = steps.filter((step) => !later.includes(step.thing.lot.id) && !isTaken(step));
   // What was put off comes when nothing else is left.
   const now = ready[0] ?? steps[0];
-  const last = made[0];
-  /** What was tapped is not sent twice; but nothing waits for the server. */
-  const wasSent = (step: Step, back: boolean): boolean => {
-    if (sent.current?.step.lift === step.lift && sent.current.back === back) return true;
-    sent.current = { step, back };
-    return false;
-  };
-  /** What was refused may be tapped again. */
-  const again = (): void => void (sent.current = null);
-  const done = (): void => {
-    if (!now || wasSent(now, false)) return;
-    lift.mutate(
-      { step: now, back: false },
-      { onSuccess: () => setMade((all) => [now, ...all]), onError: again },
-    );
-  };
-  const takeBack = (): void => {
-    if (!last || wasSent(last, true)) return;
-    lift.mutate(
-      { step: last, back: true },
-      { onSuccess: () => setMade((all) => all.slice(1)), onError: again },
-    );
-  };
+  /** What is carried over with it, itself among it. */
+  const go = goesOf(ready)[0] ?? [];
   const putOff = (): void => {
     if (now) setLater((all) => [...all.filter((each) => each !== now.thing.lot.id), now.thing.lot.id]);
   };
-  useKeys({ Enter: unlessFocused(done), ' ': unlessFocused(done), u: takeBack, l: putOff });
+  const one = (): void => done(now ? [now] : []);
+  useKeys({
+    ...{ Enter: unlessFocused(one), ' ': unlessFocused(one), u: takeBack, l: putOff },
+    ...(go.length > 1 ? { a: () => done(go) } : {}),
+  });
   const leave = (): void => {
     remove.mutate(undefined, { onSuccess: () => router.replace('/arrange') });
   };
@@ -123,17 +93,24 @@ export function PlanScreen() {
         <>
           <LiftCard
             step={now}
-            place={carrying.placeOf(now)}
+            place={carrying.placesOf([now])[0] ?? null}
             stash={stash}
             left={steps.length}
-            together={inARow(ready)}
+            together={go.length}
           />
+          {go.length > 1 && (
+            <Button
+              label={`All ${go.length} are there`}
+              says={`All ${go.length} that go this way stand there now`}
+              onPress={() => done(go)}
+            />
+          )}
           <View style={styles.acts}>
-            <Button label="Done" says="Done: it stands there now" main grow onPress={done} />
+            <Button label="Done" says="Done: it stands there now" main grow onPress={one} />
             <Button label="Later" says="Put this one off" disabled={steps.length < 2} onPress={putOff} />
-            <Button label="Take back" says="Take the last lift back" disabled={!last} onPress={takeBack} />
+            <Button label="Take back" says="Take the last lift back" disabled={!hasMade} onPress={takeBack} />
           </View>
-          <NextLifts steps={ready.slice(1)} />
+          <NextLifts steps={ready.slice(1)} listed={go.length - 1} />
         </>
       ) : (
         !carrying.no && (
@@ -173,22 +150,13 @@ export function PlanScreen() {
         <Button
           label="Put all of it back"
           says="Put everything back to where it stood before this plan"
-          disabled={carrying.done === 0 && made.length === 0}
+          disabled={carrying.done === 0 && !hasMade}
           busy={turn.isPending}
-          onPress={() => turn.mutate(undefined, { onSuccess: () => setMade([]) })}
+          onPress={() => turn.mutate(undefined, { onSuccess: forget })}
         />
       </View>
     </Page>
   );
-}
-
-/** How many lifts from the next one on go the same way: they are carried together. */
-function inARow(steps: readonly Step[]): number {
-  const [first] = steps;
-  const end = steps.findIndex(
-    ({ from, to }) => from?.unitId !== first?.from?.unitId || to?.unitId !== first?.to?.unitId,
-  );
-  return end < 0 ? steps.length : end;
 }
 
 /** What has the focus is pressed by Enter and Space; where nothing has, they mean the lift. */

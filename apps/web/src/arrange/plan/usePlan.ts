@@ -3,7 +3,7 @@ import { spotsOf, type Place, type PlanBody } from '@red-shelf/contract';
 import { useEffect, useMemo, useState } from 'react';
 import type { Living } from '../../api/contents';
 import type { Stash } from '../../api/queries';
-import { placeFor } from './placeFor';
+import { placesFor } from './placeFor';
 import type { Step } from './step';
 import { askTodo, sizeKey, withoutDone, type Todo, type TodoQuestion } from './todo';
 
@@ -12,8 +12,8 @@ export interface Carrying extends Pick<Todo, 'done' | 'kept' | 'no'> {
   readonly of: number;
   /** Things whose place is not there any more: they stay where they are. */
   readonly lost: readonly Living[];
-  /** What is asked of the server for a step. */
-  readonly placeOf: (step: Step) => Place | null;
+  /** What is asked of the server for steps that are made together. */
+  readonly placesOf: (steps: readonly Step[]) => readonly (Place | null)[];
 }
 
 /** The desk of a plan is the bench. */
@@ -79,7 +79,7 @@ function carryingOf(
   return {
     ...{ steps, done, kept, no, of: done + waiting.size },
     lost: lost.flatMap((id) => things.get(id) ?? []),
-    placeOf: (step) => placeFor(step, target, now, waiting),
+    placesOf: (each) => placesFor(each, target, now, waiting),
   };
 }
 
