@@ -1,7 +1,6 @@
 import { addressIn, endOf, holdsOf, staysAt, type Box, type VisibleEnd } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
-import { memo } from 'react';
-import { Pressable, StyleSheet } from 'react-native';
+import { createElement, memo, type MouseEvent } from 'react';
 import { Circle, G, Path, Rect } from 'react-native-svg';
 import { isLoose, type Contents } from '../api/contents';
 import { colour } from '../theme/tokens';
@@ -96,18 +95,20 @@ export const SlotHits = memo(function SlotHits({
   const loose = isLoose(unit);
   return boxes.slice(from, to).map((box, i) => {
     const index = from + i;
-    return (
-      <Pressable
-        key={index}
-        role="button"
-        aria-label={saySlot(addressIn(unit, loose ? null : index), slots[index] ?? null, loose)}
-        aria-pressed={selected === index}
-        tabIndex={tab === index ? 0 : -1}
-        onPress={() => onSelect(index)}
-        {...(slots[index] && ({ dataSet: { thing: 'yes' } } as object))}
-        style={[styles.hit, hitBox(box, loose ? 0 : wall)]}
-      />
-    );
+    // A plain one: a wall has thousands, and each is made and taken away with it.
+    return createElement('button', {
+      key: index,
+      type: 'button',
+      'aria-label': saySlot(addressIn(unit, loose ? null : index), slots[index] ?? null, loose),
+      'aria-pressed': selected === index,
+      tabIndex: tab === index ? 0 : -1,
+      'data-thing': slots[index] ? 'yes' : undefined,
+      onClick: (event: MouseEvent) => {
+        event.stopPropagation();
+        onSelect(index);
+      },
+      style: { ...BARE, ...hitBox(box, loose ? 0 : wall) },
+    });
   });
 });
 
@@ -154,4 +155,7 @@ function OpenSlot({ box: { x, y, w, h }, round, heldFor, dim }: OpenSlotProps) {
   );
 }
 
-const styles = StyleSheet.create({ hit: { position: 'absolute' } });
+const BARE = {
+  ...{ position: 'absolute', margin: 0, padding: 0, border: 0, background: 'none' },
+  ...{ cursor: 'pointer', touchAction: 'manipulation', userSelect: 'none' },
+} as const;

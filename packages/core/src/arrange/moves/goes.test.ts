@@ -10,6 +10,8 @@ test('what goes the same way three times or more is carried over in one go', () 
   expect(sizes('AB', 'AB', 'AB', 'AC', 'AB')).toEqual([3, 1, 1]);
   // Two are lifted one by one, and so is what stays in its unit.
   expect(sizes('AB', 'AB', 'AA', 'AA', 'AA', 'CB', 'CB', 'CB', 'CB')).toEqual([1, 1, 1, 1, 1, 4]);
+  // Very many are several goes.
+  expect(sizes(...Array<string>(50).fill('AB'))).toEqual([24, 24, 1, 1]);
   // What has no place comes from nowhere in particular, and what is taken out goes nowhere in particular.
   const homeless = [1, 2, 3].map(() => ({ from: null, to: spot('A') }));
   expect(goesOf([...homeless, ...homeless.map(({ from, to }) => ({ from: to, to: from }))])).toHaveLength(6);

@@ -7,13 +7,15 @@ interface Way {
 
 /** From so many on they are taken over in one go; fewer are lifted one by one. */
 const WORTH_A_GO = 3;
+/** More are not set down in one go: what is done so far would be known by nobody but whoever does it. */
+const MOST_IN_A_GO = 24;
 /** The share of a lift that is the way there and back; the rest is taking it up and setting it down. A guess. */
 const WAY = 0.5;
 
 /**
  * Lifts in the order they are made, in goes: what follows one another from one unit to the same other one is carried over together, or
  * with the tray it stands in, where that is three or more; any other is a go by itself. As each of them leaves the one unit and comes
- * into the other, none waits for another of its go: all can be in hand at once. Linear.
+ * into the other, none waits for another of its go: all can be in hand at once. At most 24 are one go. Linear.
  */
 export function goesOf<L extends Way>(lifts: readonly L[]): (readonly L[])[] {
   const goes: (readonly L[])[] = [];
@@ -30,7 +32,12 @@ function togetherFrom(lifts: readonly Way[], at: number): number {
   const { from, to } = lifts[at] ?? { from: null, to: null };
   if (!from || !to || from.unitId === to.unitId) return 1;
   let end = at + 1;
-  while (lifts[end]?.from?.unitId === from.unitId && lifts[end]?.to?.unitId === to.unitId) end++;
+  while (
+    end - at < MOST_IN_A_GO &&
+    lifts[end]?.from?.unitId === from.unitId &&
+    lifts[end]?.to?.unitId === to.unitId
+  )
+    end++;
   return end - at >= WORTH_A_GO ? end - at : 1;
 }
 
