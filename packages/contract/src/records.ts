@@ -4,6 +4,7 @@ import {
   FINISHES,
   HEMISPHERES,
   KINDS,
+  KIT_TOOLS,
   lineOf,
   NEEDED_AS,
   paragraphsOf,
@@ -42,6 +43,24 @@ export const groupBody = z.object({
   dissolvedOn: z.iso.date().nullable().default(null),
   /** What does not go together and is done all the same, by the person's word: a rule and two supplies each. */
   accepted: z.array(z.string().max(200)).max(200).optional(),
+  /** Projects: how many are made; one where it is not said. */
+  makes: z.int('How many are made must be a whole number.').min(1).max(9999).optional(),
+  /** Projects: its colours. */
+  colours: z
+    .array(z.object({ name: lineOf('A name', 120), hex: z.string().regex(/^#[0-9a-f]{6}$/) }))
+    .max(60, 'At most 60 colours in one project.')
+    .optional(),
+  /** Projects: what each that is made takes by kind and colour, and what was taken for it. */
+  needs: z
+    .array(
+      z.object({
+        ...{ id, kind: z.enum(KINDS), hex: z.string().regex(/^#[0-9a-f]{6}$/) },
+        each: z.number().positive().max(1e9),
+        of: id.nullable(),
+      }),
+    )
+    .max(100, 'At most 100 needs in one project.')
+    .optional(),
   /** Palettes: the unit that holds it instead of a family. */
   home: id.nullable().default(null),
 });
@@ -231,6 +250,8 @@ export const preferencesBody = z.object({
   trimmerUm: z.int().min(10_000).max(5_000_000).default(310_000),
   /** What is left of a cut is kept from this shorter side on, µm. */
   keepFromUm: z.int().min(0).max(1_000_000).default(25_000),
+  /** Tools a person has and does not list. */
+  tools: z.array(z.enum(KIT_TOOLS)).default([]),
   /** Sizes the person cuts often. */
   ownSizes: z
     .array(

@@ -368,4 +368,13 @@ export { runningOut, runningRow, soonestFirst, type RunningAdvice, type RunningR
 export { idleDays } from './stash/idle';
 export { conflictsIn, type Conflict, type ConflictId } from './bench/conflicts';
 export { backTo, type BackTo } from './bench/putBack';
+export {
+  answersTo,
+  isScarce,
+  nearestOfEach,
+  totalNeed,
+  type ColourNeed,
+  type NeedAnswer,
+} from './bench/needs';
+export { KIT_TOOLS, usualKit, type KitNeed, type KitTool } from './bench/usualKit';
 export { carriedWhole, pullList, type PullList, type PullRow, type PullTray } from './bench/pullList';

@@ -132,6 +132,7 @@ export const DEFAULT_PREFERENCES: Preferences = {
   trimmerUm: 310_000,
   keepFromUm: 25_000,
   ownSizes: [],
+  tools: [],
 };
 
 /** The person's own order of families, units and currency, and the record they are kept in. */

@@ -18,6 +18,9 @@ import { Dissolve } from './Dissolve';
 import { GroupFacts } from './GroupFacts';
 import { firstAmount, KitMember } from './KitMember';
 import { MemberPicker } from './MemberPicker';
+import { Makes } from './project/Makes';
+import { Needs } from './project/Needs';
+import { Palette } from './project/Palette';
 import { PullPart } from './PullPart';
 import { useWhere, type Where } from '../api/where';
 import { ReasonRow } from '../row/ReasonRow';
@@ -86,6 +89,18 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
       )}
       {body.note !== '' && <Txt>{body.note}</Txt>}
       {asking === 'facts' && <GroupFacts group={group} onKeep={keep.mutateAsync} onDone={closed} />}
+      {project && !body.dissolvedOn && (
+        <>
+          <Makes groupId={group.id} body={body} onKeep={keep.mutateAsync} />
+          <Palette
+            body={body}
+            stash={stash}
+            onKeep={(next) => keep.mutate(next)}
+            onAdd={(id) => flip('members', id)}
+          />
+          <Needs groupId={group.id} body={body} stash={stash} onKeep={keep.mutateAsync} />
+        </>
+      )}
       <Members title="In it" supplies={members} where={where} of={kitRow} />
       <Mixed members={members} />
       {holds && members.length > 0 && (

@@ -15,6 +15,7 @@ import { Button } from '../ui/Button';
 import { Caution } from '../ui/Caution';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
+import { Tools } from './project/Tools';
 import { conflictKey, usePull } from './usePull';
 
 interface PullPartProps {
@@ -29,7 +30,7 @@ interface PullPartProps {
 /** What is fetched for a job in the order one walks, what comes along, what is used up, and what does not go together. */
 export function PullPart({ groupId, body, members, stash, onKeep, onAdd }: PullPartProps) {
   const { units } = usePreferences().preferences;
-  const { list, missing, along, conflicts } = usePull(body, members, stash);
+  const { list, missing, along, tools, conflicts } = usePull(body, members, stash);
   const spotName = useSpotName();
   const fetch = useChange((things: readonly Living[]) =>
     order(routes.moveHoldings, {
@@ -127,6 +128,7 @@ export function PullPart({ groupId, body, members, stash, onKeep, onAdd }: PullP
           ))}
         </View>
       )}
+      <Tools tools={tools} onAdd={onAdd} />
       {conflicts.map((conflict) => (
         <Note key={conflictKey(conflict)} sort="attention">
           <Txt>{sayConflict(conflict)}</Txt>

@@ -1,8 +1,16 @@
-import { conflictsIn, partnersOf, pullList, type Conflict, type PullList } from '@red-shelf/core';
+import {
+  conflictsIn,
+  partnersOf,
+  pullList,
+  usualKit,
+  type Conflict,
+  type KitNeed,
+  type PullList,
+} from '@red-shelf/core';
 import type { GroupBody, SupplyView } from '@red-shelf/contract';
 import { useMemo } from 'react';
 import { mainOf, useRoom, type Living } from '../api/contents';
-import type { Stash } from '../api/queries';
+import { usePreferences, type Stash } from '../api/queries';
 import { closeTo, type Close } from '../judge/closeTo';
 
 /** What comes along with something of a project, and is not part of it yet. */
@@ -15,6 +23,8 @@ export interface Pull {
   /** What is used up, and what could do instead. */
   readonly missing: readonly { readonly supply: SupplyView; readonly instead: readonly Close[] }[];
   readonly along: readonly Along[];
+  /** What is usual with its media and not part of it: in the stash, or not known to be. */
+  readonly tools: readonly KitNeed<SupplyView>[];
   /** What does not go together, but for what the person does all the same. */
   readonly conflicts: readonly Conflict<SupplyView>[];
 }
@@ -34,6 +44,7 @@ function lotToFetch(supply: SupplyView) {
 /** Everything there is to know before the things of a job are fetched. */
 export function usePull(body: GroupBody, members: readonly SupplyView[], stash: Stash): Pull {
   const { livingIn } = useRoom(stash);
+  const { tools } = usePreferences().preferences;
   return useMemo(() => {
     const there = members.filter(
       ({ stock, holdings }) => stock.left > 0 || holdings.some(({ items }) => items > 0),
@@ -61,7 +72,8 @@ export function usePull(body: GroupBody, members: readonly SupplyView[], stash: 
           instead: closeTo({ kind: supply.kind, hex: supply.hex, not: supply.id }, stash),
         })),
       along,
+      tools: usualKit(members, stash.supplies, new Set(tools)),
       conflicts: conflictsIn(members).filter((each) => !accepted.has(conflictKey(each))),
     };
-  }, [body, members, stash, livingIn]);
+  }, [body, members, stash, livingIn, tools]);
 }

@@ -44,12 +44,14 @@ export function sayMuch(kind: SupplyView['kind'], form: string, amount: number, 
     : `${sayPurchase(kind, form, amount, units)} of `;
 }
 
-/** "A dark green (#2c5a32)": a colour nobody gave a name. */
-export function sayColour(hex: string): string {
+/** "dark green": a colour nobody gave a name. */
+export function sayTone(hex: string): string {
   const { l } = labOf(hex);
   const tone = l < 38 ? 'dark ' : l > 72 ? 'pale ' : '';
-  return `A ${tone}${familyOf(hex).family} (${hex})`;
+  return `${tone}${familyOf(hex).family}`;
 }
+/** "A dark green (#2c5a32)". */
+export const sayColour = (hex: string): string => `A ${sayTone(hex)} (${hex})`;
 
 export function sayRunning(row: Row<'running'>, supply: SupplyView, units: Units): string {
   const { state, runsOut, advice } = row;
