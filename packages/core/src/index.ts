@@ -256,6 +256,15 @@ export { shareOut } from './arrange/spread';
 export { forecastRunOut, type RunOut, type RunOutOptions, type RunsOut } from './stock/forecast';
 export type { Use } from './stock/rate';
 export { usesIn, type Told } from './stock/uses';
+export { usesLearned, type UsesLearned } from './stock/usesLearned';
+export {
+  densityOf,
+  needsTare,
+  roomByMass,
+  settledAt,
+  type RoomByMass,
+  type ScaleReading,
+} from './stock/weigh';
 export { colourHoles, type Hole, type HoleOptions } from './gaps/holes';
 export { growthOf, SETTLING_MS, withGaps } from './arrange/growth';
 export { allocate } from './arrange/place/allocate';

@@ -37,7 +37,7 @@ function attributesOf(kind: Kind, form: string, i: number): Facts['attributes'] 
         season: STICKER_SEASONS[i % STICKER_SEASONS.length] ?? 'all year',
       };
     default:
-      return form === 'alcohol-dual' ? { tips: 'brush + chisel' } : {};
+      return form === 'alcohol-dual' ? { tips: 'brush + chisel', emptyMass: 9_500, fullMass: 12_300 } : {};
   }
 }
 

@@ -1,4 +1,4 @@
-import { isOnWall } from '@red-shelf/core';
+import { isOnWall, isScarce } from '@red-shelf/core';
 import type { GroupBody, SupplyView } from '@red-shelf/contract';
 import type { Stash } from '../api/queries';
 import { Choice } from '../ui/Choice';
@@ -8,9 +8,7 @@ import { unitTitle } from '../copy/supply';
 
 /** Retired things cannot be bought again; a project that mixes them with current ones should know. */
 export function Mixed({ members }: { readonly members: readonly SupplyView[] }) {
-  const scarce = members.filter(
-    ({ facts }) => facts.status === 'retired' || facts.status === 'irreplaceable',
-  );
+  const scarce = members.filter(isScarce);
   if (scarce.length === 0 || scarce.length === members.length) return null;
   return (
     <Note sort="attention">

@@ -1,9 +1,10 @@
 import { colourNameOf, formFor } from '@red-shelf/core';
 import { stockRequest, type StockRequestBody, type SupplyView } from '@red-shelf/contract';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { usePreferences, useStash, type Stash } from '../api/queries';
-import type { Units } from '../copy/measure';
+import { readMeasure, type Units } from '../copy/measure';
 import { sayStock } from '../copy/supply';
 import { ChoiceField } from '../form/bound';
 import { into, measure, typedOr } from '../form/typed';
@@ -12,6 +13,7 @@ import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Txt } from '../ui/Txt';
+import { massesOf, Weigh } from './scale/Weigh';
 
 const NO_BOTTLE = 'not from a bottle of mine';
 const BOTTLES: ReadonlySet<string> = new Set(['refill', 'drops']);
@@ -30,8 +32,7 @@ export function bottlesFor(supply: SupplyView, stash: Stash | undefined): readon
 }
 
 /** Whether its contents can be weighed: the masses empty and full are known. */
-export const isWeighed = ({ facts }: SupplyView): boolean =>
-  typeof facts.attributes?.emptyMass === 'number' && typeof facts.attributes.fullMass === 'number';
+export const isWeighed = (supply: SupplyView): boolean => massesOf(supply) !== null;
 
 const BOTH = 'Give both masses, such as 9.7 g and 12.3 g, or neither.';
 
@@ -68,6 +69,9 @@ export function RefillAsk({ supply, busy, onWrite }: RefillAskProps) {
     after: '',
   });
   const submit = (): void => ask.submit(onWrite);
+  const [weighing, setWeighing] = useState(false);
+  const from = bottles.find(({ id }) => id === ask.said.from);
+  const before = readMeasure(ask.said.before, 'mass', preferences.units);
   const say = (id: string): string => {
     const bottle = bottles.find((each) => each.id === id);
     return bottle ? title(bottle) : NO_BOTTLE;
@@ -84,6 +88,17 @@ export function RefillAsk({ supply, busy, onWrite }: RefillAskProps) {
           say={say}
         />
       )}
+      {weighing && (
+        <Weigh
+          supply={supply}
+          chemistry={from?.facts.attributes?.chemistry ?? supply.form}
+          beforeMg={before.ok ? Number(before.value) : null}
+          onTake={(which, mg) => ask.set(which, `${(mg / 1000).toFixed(2)} g`)}
+        />
+      )}
+      <View style={styles.row}>
+        <Button label={weighing ? 'Put the scale away' : 'Weigh it'} onPress={() => setWeighing(!weighing)} />
+      </View>
       <View style={styles.row}>
         <Field control={ask.control} name="before" label="Mass before" hint="if you weigh it" />
         <Field control={ask.control} name="after" label="Mass after" onSubmit={submit} />

@@ -1,4 +1,4 @@
-import { formFor, freeOf, type FormDefinition } from '@red-shelf/core';
+import { formFor, freeOf, isScarce, type FormDefinition } from '@red-shelf/core';
 import type { StockRequestBody, SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -88,15 +88,14 @@ export function StockActs({ supply, startWith }: StockActsProps) {
 /** Before more is used than is free, or of what cannot be bought again: said, never refused. */
 function Kept({ supply }: { readonly supply: SupplyView }) {
   const held = useHeld(supply.id);
-  const { facts, stock } = supply;
+  const { stock } = supply;
   const names = held.map(sayHolder);
-  const scarce = facts.status === 'irreplaceable' || facts.status === 'retired';
   return (
     <>
       {names.length > 0 && stock.left > 0 && freeOf(stock.left, held) === 0 && (
         <Note sort="attention">{`All that is left is put aside for ${names.join(', ')}. Using some takes it from there.`}</Note>
       )}
-      {scarce && stock.left > 0 && (
+      {isScarce(supply) && stock.left > 0 && (
         <Note sort="attention">It cannot be bought again: use it sparingly, or find a stand-in first.</Note>
       )}
     </>

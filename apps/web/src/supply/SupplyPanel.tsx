@@ -17,6 +17,7 @@ import { History } from './History';
 import { Letters } from './Letters';
 import { Manage } from './Manage';
 import { Photos } from './Photos';
+import { LearnedFill } from './LearnedFill';
 import { RunsOut } from './RunsOut';
 import { isActName, StockActs } from './StockActs';
 import { SupplyFacts } from './SupplyFacts';
@@ -58,6 +59,7 @@ export function SupplyPanel({ id, where, onClose }: SupplyPanelProps) {
         <>
           <SupplyFacts supply={supply} address={where(supply)} />
           <RunsOut supply={later ?? supply} ledger={ledger ?? []} />
+          <LearnedFill supply={supply} ledger={ledger ?? []} />
           <StockPart supply={supply} />
           <Manage supply={supply} onEdit={() => setEditing(true)} onRemoved={onClose} />
           {hazardsOf(supply).map((hazard) => (

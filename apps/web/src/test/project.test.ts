@@ -4,6 +4,8 @@ import { readPart } from '../bench/project/NewNeed';
 import { withColours } from '../bench/project/Palette';
 import { sayNeed } from '../copy/project';
 
+jest.mock('expo-router', () => ({ router: {} }));
+
 const need = { id: 'n', kind: 'ribbon' as const, hex: '#f4c6d0', each: 800_000, of: 'r1' };
 const body = (more: Partial<GroupBody>): GroupBody =>
   groupBody.parse({ sort: 'group', what: 'project', name: 'Cards', ...more });

@@ -3,9 +3,7 @@ import type { Bodied } from '../stash/body';
 import type { Holding } from '../stash/holding';
 import type { Weights } from './event';
 import type { RefillFrom, StockRequest } from './post';
-
-/** Ink weighs about as much as water: 1 mg is about 1 µl. */
-const UL_PER_MG = 1;
+import { densityOf } from './weigh';
 
 type Bottle = Bodied & { readonly id: string; readonly lots: readonly Holding[] };
 
@@ -46,7 +44,8 @@ function givenTo(into: Bodied, { beforeMg, afterMg }: Weights): { gives?: number
 function takenFrom(bottle: Bottle, weights: Weights | undefined): RefillFrom {
   const form = formFor(bottle);
   const volumeUl = numberIn(bottle, 'volume') ?? form.volumeUl;
-  const gainedUl = weights && (weights.afterMg - weights.beforeMg) * UL_PER_MG;
+  const gainedUl =
+    weights && (weights.afterMg - weights.beforeMg) / densityOf(bottle.facts.attributes?.chemistry);
   const amount =
     gainedUl !== undefined && volumeUl !== undefined
       ? Math.max(1, Math.round((gainedUl / volumeUl) * (form.usesPerFill ?? 1)))
