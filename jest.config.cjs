@@ -2,7 +2,7 @@ const { transformIgnorePatterns: _, watchPlugins: __, ...webPreset } = require('
 
 /** Packages that ship as ES modules and so must be translated for Jest. */
 const translated =
-  '/node_modules/(?!(.pnpm|culori|uuid|d3-[a-z]+|internmap|date-fns|@red-shelf|expo[a-z-]*|@expo[a-z-]*|react-native[a-z-]*|@react-native[a-z-]*|react-navigation|@shopify|color-name-list)/)';
+  '/node_modules/(?!(.pnpm|culori|uuid|d3-[a-z-]+|internmap|date-fns|@red-shelf|expo[a-z-]*|@expo[a-z-]*|react-native[a-z-]*|@react-native[a-z-]*|react-navigation|@shopify|color-name-list)/)';
 const babel = [
   'babel-jest',
   { presets: [require.resolve('babel-preset-expo')], babelrc: false, configFile: false },

@@ -14,6 +14,7 @@ export { KitsScreen } from './bench/KitsScreen';
 export { DataScreen } from './data/DataScreen';
 export { ImportScreen } from './data/ImportScreen';
 export { GapsScreen } from './gaps/GapsScreen';
+export { FiguresScreen } from './gaps/figures/FiguresScreen';
 export { ShoppingScreen } from './gaps/ShoppingScreen';
 export { PaperScreen } from './guide/PaperScreen';
 export { AddScreen } from './intake/AddScreen';

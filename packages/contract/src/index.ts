@@ -14,6 +14,7 @@ export {
   type StripsRequest,
 } from './arrange';
 export { wishBody, type HushBody, type WishBody } from './records';
+export { figuresView, type FiguresView } from './figures';
 export { GAP_QUESTIONS, gapsView, type GapQuestion, type GapsView } from './gaps';
 export { planOf, spotsOf, type PlanBody } from './plan';
 export { batchSet, MOST_AT_ONCE, type BatchSet } from './batch';

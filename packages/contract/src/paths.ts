@@ -29,6 +29,7 @@ export const paths = {
   removeRecord: at('POST', '/api/records/:id/remove'),
   journal: at('GET', '/api/changes'),
   gaps: at('GET', '/api/gaps'),
+  figures: at('GET', '/api/figures'),
   outNow: at('GET', '/api/bench'),
   colourNames: at('POST', '/api/colour-names'),
   coloursCalled: at('POST', '/api/colour-names/called'),

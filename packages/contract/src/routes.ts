@@ -11,6 +11,7 @@ import { addMany, batchEdit, merge, verdictBody } from './batch';
 import { changeView, journalLine, keptView } from './change';
 import { colourName, MOST_NAMES, photoView, readerRequest, reading, scannable } from './devices';
 import { importChoices, importCommit, importPreview, importProgress, restoring, uploadView } from './lists';
+import { figuresView } from './figures';
 import { gapsView } from './gaps';
 import { fullSupply, type LeanSupply } from './lean';
 import { editedRecord, newRecord, recordView } from './records';
@@ -94,6 +95,7 @@ export const routes = {
   journal: route(paths.journal, nothing, z.object({ changes: z.array(journalLine) })),
   /** Running out, missing, forgotten, doubled, room. */
   gaps: route(paths.gaps, nothing, gapsView),
+  figures: route(paths.figures, nothing, figuresView),
   /** What is on the bench: since when, and where it stood. */
   outNow: route(
     paths.outNow,

@@ -12,7 +12,7 @@ export {
   type Stretch,
 } from './colour/families';
 export { familyOf, FINISHES, type FamilyOpinion, type Finish } from './colour/family';
-export { ciede2000, colourDifference, hexOfLab, inkOn, labOf, type Lab } from './colour/lab';
+export { chromaOf, ciede2000, colourDifference, hexOfLab, hueOf, inkOn, labOf, type Lab } from './colour/lab';
 export { NotAColourError } from './colour/notAColour';
 export { parseColour, type ColourRefusal, type ParsedColour } from './colour/parse';
 export { sayDifference, type SaidDifference } from './colour/sayDifference';
@@ -256,6 +256,7 @@ export { shareOut } from './arrange/spread';
 export { forecastRunOut, type RunOut, type RunOutOptions, type RunsOut } from './stock/forecast';
 export type { Use } from './stock/rate';
 export { usesIn, type Told } from './stock/uses';
+export { byMonthAndKind, lastMonths, valueLeft, type Bought, type MonthOfKind } from './stock/lookBack';
 export { usesLearned, type UsesLearned } from './stock/usesLearned';
 export {
   densityOf,
@@ -293,6 +294,7 @@ export {
   foldSpots,
   type CountRule,
   type Folded,
+  standing,
 } from './stock/fold';
 export { stockOf, type Stock, type StockState } from './stock/stock';
 export {

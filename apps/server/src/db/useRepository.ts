@@ -1,4 +1,4 @@
-import type { Told } from '@red-shelf/core';
+import type { Bought, Told } from '@red-shelf/core';
 import { and, asc, eq, gt, inArray, lte, max, or, sql } from 'drizzle-orm';
 import { events } from './schema';
 import type { Readable } from './tx';
@@ -58,4 +58,20 @@ export async function otherUsesAfter(db: Readable, after: number, upTo: number):
     )
     .orderBy(asc(events.seq));
   return rows.map(({ id, supplyId, at, act, detail }) => ({ ...detail, id, supplyId, at, act }) as Told);
+}
+
+/** What was bought, and what takes such acts back, in the order recorded. */
+export async function boughtIn(db: Readable) {
+  const rows = await db
+    .select({
+      ...{ id: events.id, supplyId: events.supplyId, at: events.at, act: events.act },
+      ...{ undoes: events.undoes, detail: events.detail },
+    })
+    .from(events)
+    .where(or(eq(events.act, 'buy'), eq(events.act, 'undo')))
+    .orderBy(asc(events.seq));
+  return rows.map(({ detail, undoes, ...row }) => {
+    const { amount = 0, price } = detail as { amount?: number; price?: Bought['price'] };
+    return { ...row, amount, price, ...(undoes === null ? {} : { undoes }) };
+  });
 }

@@ -14,6 +14,7 @@ import { outLots } from '../db/outRepository';
 import { runCommand } from '../services/commands';
 import { coloursCalled, suggestColours } from '../services/colourNames';
 import { stashList, type Context } from '../services/context';
+import { figuresNow } from '../services/figures';
 import { gapsNow } from '../services/gaps';
 import { journal } from '../services/journal';
 import { mergeSupplies } from '../services/merge';
@@ -46,6 +47,7 @@ export function apiRoutes(context: Context, uploads: Uploads): Router {
   mount(router, routes.getSupply, ({ params }) => getSupply(context, idOf(params)));
   mount(router, routes.listRecords, async () => ({ records: await recordsNow(context) }));
   mount(router, routes.journal, async () => ({ changes: await journal(context) }));
+  mount(router, routes.figures, async () => figuresNow(context));
   mount(router, routes.gaps, async () => gapsNow(context));
   mount(router, routes.outNow, async () => ({ out: await outLots(context.store.read) }));
   mount(router, routes.getWall, async () => wallNow(context));

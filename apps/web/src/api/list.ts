@@ -21,6 +21,7 @@ export const keys = {
   records: ['records'] as const,
   journal: ['journal'] as const,
   gaps: ['gaps'] as const,
+  figures: ['figures'] as const,
   out: ['out'] as const,
 };
 
@@ -100,7 +101,7 @@ export async function refresh(client: QueryClient): Promise<void> {
   await Promise.all([
     // Also while no screen shows the list: walls and records come with it.
     client.refetchQueries({ queryKey: keys.supplies, type: 'all' }),
-    ...[...rest, keys.journal, keys.gaps, keys.out, ['supply'] as const].map((queryKey) =>
+    ...[...rest, keys.journal, keys.gaps, keys.figures, keys.out, ['supply'] as const].map((queryKey) =>
       client.invalidateQueries({ queryKey }),
     ),
   ]);

@@ -18,7 +18,7 @@ type Formed = Pick<SupplyView, 'kind' | 'form'>;
 /** An amount of a thing in its own unit: "80 cm", "3 sheets", "12 uses". */
 export const sayIn = ({ kind, form }: Formed, amount: number, units: Units): string =>
   formOf(kind, form).counting === 'fill' ? many(amount, 'use') : sayPurchase(kind, form, amount, units);
-const sayOfKind = (kind: Kind, amount: number, units: Units): string =>
+export const sayOfKind = (kind: Kind, amount: number, units: Units): string =>
   sayIn({ kind, form: KIND_DEFINITIONS[kind].defaultForm }, amount, units);
 
 /** "Pale green ribbon, 80 cm each: 9.6 m for 12". */

@@ -66,6 +66,7 @@ export function GapsScreen() {
           main={wishes.length > 0}
           onPress={() => router.push('/gaps/shopping')}
         />
+        <Button label="In pictures" onPress={() => router.push('/gaps/figures')} />
         <Button label="Worth a look" onPress={() => router.push('/gaps/look')} />
         <Button label="Sort out" onPress={() => router.push('/gaps/sort-out')} />
       </View>
