@@ -103,3 +103,24 @@ test.describe('with the network cut', () => {
     await expect.poll(wishes).toBe(0);
   });
 });
+
+test('the stash in pictures: each chart with its table and its file, and use on the wall', async ({
+  page,
+  room,
+}) => {
+  await page.goto(`${room.url}/gaps`);
+  await page.getByRole('button', { name: 'In pictures' }).click();
+  const months = page.getByRole('region', { name: 'Inks, month by month' });
+  await expect(months.getByText(/^In twelve months .* used; most in /)).toBeVisible();
+  await page.getByRole('radio', { name: 'Cardstock' }).click();
+  const families = page.getByRole('region', { name: 'Cardstock by family' });
+  await families.getByRole('button', { name: 'Cardstock by family: as a table' }).click();
+  await expect(families.getByRole('row')).not.toHaveCount(1);
+  const saving = page.waitForEvent('download');
+  await families.getByRole('button', { name: 'Cardstock by family: save as CSV' }).click();
+  expect((await saving).suggestedFilename()).toBe('cardstock-by-family.csv');
+  await page.getByRole('button', { name: 'How much each thing is used, on the wall' }).click();
+  await expect(page.getByText(/^Pale: hardly used\./)).toBeVisible();
+  await page.getByRole('checkbox', { name: 'by use' }).click();
+  await expect(page.getByText(/^Pale: hardly used\./)).toHaveCount(0);
+});

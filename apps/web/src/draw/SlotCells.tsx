@@ -6,6 +6,7 @@ import { isLoose, type Contents } from '../api/contents';
 import { colour } from '../theme/tokens';
 import { saySlot } from './saySlot';
 import { SlotShape } from './SlotShape';
+import { useTint } from './useTint';
 
 interface StretchProps {
   readonly unit: UnitView;
@@ -37,6 +38,7 @@ export const SlotCells = memo(function SlotCells({
   held,
   firsts,
 }: CellsProps) {
+  const tint = useTint();
   const loose = isLoose(unit);
   const end = endOf(unit);
   const holds = unit.model && holdsOf(unit.model);
@@ -65,6 +67,7 @@ export const SlotCells = memo(function SlotCells({
         living={living}
         dim={lit !== undefined && !lit.has(living.supply.id) && selected !== index}
         first={firsts.has(index)}
+        used={tint && (tint.get(living.supply.id) ?? 0)}
         seen={seen}
       />,
       ...folded,

@@ -2,6 +2,7 @@ import { bodyOf, FAMILY_GROUP_INFO, formOf, inkOn, type Box, type VisibleEnd } f
 import { Circle, G, Rect, Text as SvgText } from 'react-native-svg';
 import { colour, font } from '../theme/tokens';
 import type { Living } from '../api/contents';
+import { tintOf } from './useTint';
 
 interface SlotShapeProps {
   readonly box: Box;
@@ -12,6 +13,8 @@ interface SlotShapeProps {
   readonly dim: boolean;
   /** First of its family in the unit: shows the two letters even where slots are small. */
   readonly first: boolean;
+  /** How much it is used against the most used of its kind, 0 to 1, where that is asked. */
+  readonly used?: number | undefined;
   /** The end that is seen there, from the one a thing shows by itself. */
   readonly seen?: (end: VisibleEnd) => VisibleEnd;
 }
@@ -19,11 +22,13 @@ interface SlotShapeProps {
 const EDGE = 'rgba(30,31,33,0.28)';
 /** The edge of a single sheet is drawn at least this share of its cell, so that it can be seen and hit. */
 const THINNEST_EDGE = 0.4;
+/** The line that says how much a thing is used is so high, px. */
+const USE_PX = 2.5;
 /** Letters need this much room, px. */
 const ROOM_FOR_MARK = { w: 17, h: 11 };
 
 /** A supply's visible end: a pad is a bar, a marker a round end, a bottle a cap, a spool a ring, card an edge, stickers a pocket. */
-export function SlotShape({ box: slot, slotWidthUm, living, dim, first, seen }: SlotShapeProps) {
+export function SlotShape({ box: slot, slotWidthUm, living, dim, first, used, seen }: SlotShapeProps) {
   const { supply, lot } = living;
   const { hex } = supply;
   const own = formOf(supply.kind, supply.form).end;
@@ -43,7 +48,14 @@ export function SlotShape({ box: slot, slotWidthUm, living, dim, first, seen }: 
   const centred = end === 'ring' || end === 'round' || end === 'cap';
   return (
     <G opacity={dim ? 0.13 : 1}>
-      {shape(end, box, hex)}
+      {used === undefined ? shape(end, box, hex) : <G opacity={tintOf(used)}>{shape(end, box, hex)}</G>}
+      {used !== undefined && (
+        // As long as it is used, so that its colour is not the only sign.
+        <Rect
+          {...{ x: slot.x, y: slot.y + slot.h - USE_PX, width: slot.w * used, height: USE_PX }}
+          fill={colour.text}
+        />
+      )}
       {lot.items <= 0 && lot.left <= 0 && (
         <Hollow box={end === 'pocket' ? sheetBox(box) : box} round={centred} />
       )}

@@ -18,6 +18,7 @@ import { useGradually } from '../ui/useGradually';
 import { useKeys } from '../ui/useKeys';
 import { useWide } from '../ui/useWide';
 import { stepSlot } from '../draw/geometry';
+import { UseTint, sharesOfUse, useByUse } from '../draw/useTint';
 import type { SlotChoice } from '../draw/UnitBlock';
 import { Chip } from '../ui/Chip';
 import type { FoundWaysProps } from './FoundWays';
@@ -49,6 +50,7 @@ export function WallScreen({ panel: Panel, room: Room, ways: Ways, carry: Carry 
   const stash = useGradually(1) > 0 ? whole : undefined;
   const wide = useWide();
   const [view, setView] = useWallView(wide);
+  const [byUse, setByUse] = useByUse();
   const [query, setQuery] = useState('');
   const [choice, setChoice] = useState<SlotChoice | null>(null);
   const [drops, setDrops] = useState(0);
@@ -69,6 +71,7 @@ export function WallScreen({ panel: Panel, room: Room, ways: Ways, carry: Carry 
   const slots = useContents(stash);
   const found = useFound(stash, query);
   const lit = useMemo(() => found && new Set(found.map(({ id }) => id)), [found]);
+  const tint = useMemo(() => (byUse && stash ? sharesOfUse(stash.supplies) : undefined), [byUse, stash]);
   const units = useMemo(() => (stash?.wall.units ?? []).filter(isOnWall), [stash]);
   const shown = useGradually(view === 'racks' ? units.length : 0);
   const unit = units.find(({ id }) => id === choice?.unitId);
@@ -106,7 +109,14 @@ export function WallScreen({ panel: Panel, room: Room, ways: Ways, carry: Carry 
             <Chip key={each} label={each} on={each === view} onPress={() => setView(each)} />
           ))}
         </View>
+        {/* Where there is little room it is switched on from the pictures of use. */}
+        {(wide || byUse) && <Chip many label="by use" on={byUse} onPress={() => setByUse(!byUse)} />}
       </View>
+      {byUse && (
+        <Txt look="quiet">
+          Pale: hardly used. The line under each is as long as it is used, against the most used of its kind.
+        </Txt>
+      )}
       {found && (
         <Txt look="quiet">
           {found.length === 0
@@ -127,73 +137,75 @@ export function WallScreen({ panel: Panel, room: Room, ways: Ways, carry: Carry 
     </View>
   );
   return (
-    <View style={styles.split}>
-      <DragGround
-        stash={stash}
-        onAim={setChoice}
-        onDrop={() => {
-          dragged.current = true;
-          drop();
-        }}
-      >
-        {view === 'room' && units.length > 0 ? (
-          <View style={[styles.page, styles.fixed]}>
-            {head}
-            {stash && (
-              <Room
-                stash={stash}
+    <UseTint.Provider value={tint}>
+      <View style={styles.split}>
+        <DragGround
+          stash={stash}
+          onAim={setChoice}
+          onDrop={() => {
+            dragged.current = true;
+            drop();
+          }}
+        >
+          {view === 'room' && units.length > 0 ? (
+            <View style={[styles.page, styles.fixed]}>
+              {head}
+              {stash && (
+                <Room
+                  stash={stash}
+                  lit={lit}
+                  choice={choice}
+                  onChoose={choose}
+                  covered={(choice || inHand) && !wide ? SHEET_PX : 0}
+                />
+              )}
+              {wide && acts}
+            </View>
+          ) : (
+            <ScrollView
+              style={styles.page}
+              contentContainerStyle={[styles.inside, (choice || inHand) && !wide && styles.underSheet]}
+            >
+              {head}
+              <RacksView
+                units={units}
+                shown={shown}
+                slots={slots}
                 lit={lit}
                 choice={choice}
                 onChoose={choose}
-                covered={(choice || inHand) && !wide ? SHEET_PX : 0}
               />
-            )}
-            {wide && acts}
-          </View>
-        ) : (
-          <ScrollView
-            style={styles.page}
-            contentContainerStyle={[styles.inside, (choice || inHand) && !wide && styles.underSheet]}
-          >
-            {head}
-            <RacksView
-              units={units}
-              shown={shown}
-              slots={slots}
-              lit={lit}
-              choice={choice}
-              onChoose={choose}
-            />
-            {shown === units.length && acts}
-            {stash?.supplies.length === 0 && <FirstSteps />}
-          </ScrollView>
+              {shown === units.length && acts}
+              {stash?.supplies.length === 0 && <FirstSteps />}
+            </ScrollView>
+          )}
+        </DragGround>
+        {stash && inHand && (
+          <Carry
+            stash={stash}
+            carried={carried}
+            choice={choice}
+            drops={drops}
+            onChoose={choose}
+            onDone={() => {
+              // Who drags goes on dragging: nothing opens, and the wall stays where it is.
+              if (dragged.current) setChoice(null);
+              dragged.current = false;
+            }}
+          />
         )}
-      </DragGround>
-      {stash && inHand && (
-        <Carry
-          stash={stash}
-          carried={carried}
-          choice={choice}
-          drops={drops}
-          onChoose={choose}
-          onDone={() => {
-            // Who drags goes on dragging: nothing opens, and the wall stays where it is.
-            if (dragged.current) setChoice(null);
-            dragged.current = false;
-          }}
-        />
-      )}
-      {stash && choice && unit && !inHand && (
-        <Panel
-          unit={unit}
-          slots={slots.get(unit.id) ?? []}
-          choice={choice}
-          stash={stash}
-          onChoose={choose}
-          onClose={() => setChoice(null)}
-        />
-      )}
-    </View>
+        {stash && choice && unit && !inHand && (
+          <Panel
+            unit={unit}
+            slots={slots.get(unit.id) ?? []}
+            choice={choice}
+            stash={stash}
+            onChoose={choose}
+            onClose={() => setChoice(null)}
+          />
+        )}
+      </View>
+    </UseTint.Provider>
   );
 }
 

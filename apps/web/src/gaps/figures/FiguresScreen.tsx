@@ -1,11 +1,14 @@
 import { inStash, KIND_DEFINITIONS, KINDS, type Kind } from '@red-shelf/core';
 import { useQuery } from '@tanstack/react-query';
+import { router } from 'expo-router';
 import { useState } from 'react';
 import { call, routes } from '../../api/client';
 import { keys } from '../../api/list';
 import { usePreferences, useStash } from '../../api/queries';
+import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Note } from '../../ui/Note';
+import { showUse } from '../../draw/useTint';
 import { Page } from '../../ui/Page';
 import { Waiting } from '../../ui/Waiting';
 import { useGaps } from '../useGaps';
@@ -36,6 +39,14 @@ export function FiguresScreen() {
       />
       <Families kind={kind} supplies={stash.supplies} order={familyOrder} />
       <Circle kind={kind} supplies={stash.supplies} holes={gaps?.colours ?? []} />
+      <Button
+        label="Use, on the wall"
+        says="How much each thing is used, on the wall"
+        onPress={() => {
+          showUse(true);
+          router.push('/');
+        }}
+      />
       {figures.error && (
         <Note sort="attention">Red Shelf does not answer: what was bought and used is not known here.</Note>
       )}

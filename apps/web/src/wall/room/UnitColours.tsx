@@ -4,6 +4,7 @@ import { memo, useMemo } from 'react';
 import Svg, { Rect } from 'react-native-svg';
 import type { Contents } from '../../api/contents';
 import { boxesOf, unitSize } from '../../draw/geometry';
+import { tintOf, useTint } from '../../draw/useTint';
 import { colour } from '../../theme/tokens';
 
 interface UnitColoursProps {
@@ -18,6 +19,7 @@ const DIM = 0.13;
 
 /** A unit from afar: its colours where they stand, without what one sees only from near. */
 export const UnitColours = memo(function UnitColours({ unit, slots, w, h, lit }: UnitColoursProps) {
+  const tint = useTint();
   const { facts, model } = unit;
   const flat = facts.lies === true && model?.model === 'grid';
   const size = useMemo(() => (flat ? { ...unitSize(unit), h: 1 } : unitSize(unit, true)), [unit, flat]);
@@ -45,7 +47,9 @@ export const UnitColours = memo(function UnitColours({ unit, slots, w, h, lit }:
             height={at.h * sy}
             rx={round && !flat ? Math.min(at.w * sx, at.h * sy) / 2 : 0}
             fill={living.supply.hex}
-            opacity={lit && !lit.has(living.supply.id) ? DIM : 1}
+            opacity={
+              lit && !lit.has(living.supply.id) ? DIM : tint ? tintOf(tint.get(living.supply.id) ?? 0) : 1
+            }
           />
         );
       })}
