@@ -11,6 +11,7 @@ export { OrderScreen } from './arrange/order/OrderScreen';
 export { BenchScreen } from './bench/BenchScreen';
 export { CutScreen } from './bench/cut/CutScreen';
 export { KitsScreen } from './bench/KitsScreen';
+export { ScrapsScreen } from './bench/ScrapsScreen';
 export { DataScreen } from './data/DataScreen';
 export { ImportScreen } from './data/ImportScreen';
 export { GapsScreen } from './gaps/GapsScreen';

@@ -387,5 +387,14 @@ export {
   type ColourNeed,
   type NeedAnswer,
 } from './bench/needs';
+export {
+  clearing,
+  SCRAP_CLASSES,
+  scrapClass,
+  scrapsFor,
+  scrapsIn,
+  type ScrapClass,
+  type ScrapLot,
+} from './bench/scraps';
 export { KIT_TOOLS, usualKit, type KitNeed, type KitTool } from './bench/usualKit';
 export { carriedWhole, pullList, type PullList, type PullRow, type PullTray } from './bench/pullList';

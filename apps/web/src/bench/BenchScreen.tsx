@@ -34,6 +34,7 @@ export function BenchScreen() {
         ))}
         <View style={styles.row}>
           <Button label="All projects, kits and packs" onPress={() => router.push('/bench/kits')} />
+          <Button label="Scraps" onPress={() => router.push('/bench/scraps')} />
           <Button label="Plan cuts" onPress={() => router.push('/bench/cut')} />
         </View>
       </View>

@@ -1,0 +1,38 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { ScrapsScreen } from '../bench/ScrapsScreen';
+import { change, fakeServer, show, supply, unit } from './harness';
+
+jest.mock('expo-router', () => ({
+  ...jest.requireActual<object>('./router'),
+  router: {},
+  useLocalSearchParams: () => ({}),
+}));
+
+const scrap = (id: string, cm: readonly [number, number], items: number) => ({
+  ...{ id, version: 1, as: 'scrap' as const, items, left: 0, spot: null },
+  sizeUm: { widthUm: cm[0] * 10_000, heightUm: cm[1] * 10_000 },
+});
+
+test('the smallest scrap that does is offered and used; what is too small to keep is counted', async () => {
+  const card = supply({ id: 'c1', kind: 'cardstock', form: 'sheet-12', name: 'Fern Lane' });
+  const holdings = [...card.holdings, scrap('a', [20, 15], 1), scrap('b', [9, 6], 2), scrap('c', [2, 8], 3)];
+  const sent = fakeServer({
+    'GET /api/supplies': { supplies: [{ ...card, holdings }] },
+    'GET /api/wall': { roomName: 'Attic', units: [unit({})] },
+    'POST /api/supplies/:id/ledger': { change: change({ kind: 'stock', name: 'Fern Lane', count: 1 }) },
+  });
+  show(<ScrapsScreen />);
+  expect(await screen.findByText(/2 small ones, 1 large one/)).toBeTruthy();
+  fireEvent.change(screen.getByRole('textbox', { name: 'How large' }), { target: { value: 'none' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Look for a scrap' }));
+  expect(await screen.findByText(/Say width and height, such as/)).toBeTruthy();
+  fireEvent.change(screen.getByRole('textbox', { name: 'How large' }), { target: { value: '5 x 8 cm' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Look for a scrap' }));
+  const uses = await screen.findAllByRole('button', { name: /^Use the scrap of Fern Lane/ });
+  expect(uses.map((each) => each.getAttribute('aria-label'))).toEqual([
+    'Use the scrap of Fern Lane, 90 × 60 mm',
+    'Use the scrap of Fern Lane, 200 × 150 mm',
+  ]);
+  fireEvent.click(uses[0]!);
+  await waitFor(() => expect(sent.at(-1)?.body).toEqual({ act: 'use', amount: 1, of: 'scrap', lotId: 'b' }));
+});
