@@ -19,6 +19,8 @@ test('a marker is refilled by weight: tared, weighed, filled up to what it holds
   page,
   room,
 }) => {
+  // The size of the window makes no difference to it.
+  test.skip(test.info().project.name !== 'phone');
   const marker = (await all(page, room.url)).find(
     ({ kind, form }) => kind === 'marker' && form === 'alcohol-dual',
   )!;
@@ -105,6 +107,8 @@ test.describe('with the network cut for one', () => {
     room,
     browser,
   }) => {
+    // The size of the window makes no difference to it.
+    test.skip(test.info().project.name !== 'wide');
     const other = await browser.newContext();
     room.watch(other);
     const second = await other.newPage();

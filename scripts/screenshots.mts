@@ -69,12 +69,8 @@ await shoot('sort-out', 'phone', '/gaps/sort-out', async (page) => {
   await page.getByRole('button', { name: /^Inks/ }).click();
   await page.getByRole('button', { name: 'Later' }).waitFor();
 });
-await shoot('pile', 'phone', '/stash/pile', async (page) => {
-  await page.getByRole('textbox', { name: 'Maker' }).fill('Osselwick');
-  await page.getByRole('button', { name: 'Start the pile' }).click();
-  await page.getByText('0 entered').waitFor();
-  await page.getByRole('textbox', { name: 'Name' }).fill('Weir Lantern');
-  await page.getByLabel('Colour', { exact: true }).fill('#2f9596');
+await shoot('figures', 'phone', '/gaps/figures', async (page) => {
+  await page.getByText(/^In twelve months/).waitFor();
 });
 await shoot('look', 'phone', '/gaps/look');
 await shoot('storage', 'phone', '/storage');
@@ -82,8 +78,14 @@ await shoot('unit', 'wide', '/storage?unit=demo-000004', async (page) => {
   await page.getByRole('textbox', { name: 'Height of a row' }).fill('14 cm; 14 cm; 14 cm; 14 cm; 5 cm');
 });
 await shoot('places', 'phone', '/stash?supply=demo-odd-009');
-await shoot('order', 'wide', '/arrange/order', async (page) => {
-  await page.getByRole('button', { name: 'Then by print or solid' }).click();
+await shoot('project', 'phone', '/bench/kits', async (page) => {
+  await page.getByRole('textbox', { name: 'Its name' }).fill('Harbour cards');
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await page.getByRole('textbox', { name: 'How many are made' }).fill('12');
+  await page.getByRole('button', { name: 'Make so many' }).click();
+  await page.getByRole('button', { name: 'The colours of the palette Regatta' }).click();
+  await page.getByRole('radio', { name: 'Heron Mill' }).click();
+  await page.getByRole('list', { name: 'The nearest owned' }).waitFor();
 });
 const planned = (page) => page.getByRole('heading', { name: 'Planned' }).waitFor();
 await shoot('arrange', 'phone', '/arrange', planned);

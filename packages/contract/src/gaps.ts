@@ -9,7 +9,7 @@ const rangeNamed = z.object({ id, maker: z.string(), name: z.string(), kind: z.e
 const running = z.object({
   question: z.literal('running'),
   supplyId: id,
-  state: z.enum(['out', 'low', 'soon']),
+  state: z.enum(['out', 'low', 'soon', 'kept']),
   runsOut: when,
   advice: z.discriminatedUnion('do', [
     z.object({ do: z.literal('buy'), amount: z.number(), bigger: z.boolean() }),

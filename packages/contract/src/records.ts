@@ -31,7 +31,7 @@ const price = z
  */
 export const groupBody = z.object({
   sort: z.literal('group'),
-  what: z.enum(['kit', 'project', 'collection', 'pack', 'palette']),
+  what: z.enum(['kit', 'project', 'collection', 'pack', 'palette', 'travel']),
   name: named('The name'),
   note: paragraphsOf('The note', 2000).default(''),
   source: lineOf('Where it came from', 120).default(''),
@@ -61,6 +61,10 @@ export const groupBody = z.object({
     )
     .max(100, 'At most 100 needs in one project.')
     .optional(),
+  /** Members that are not there: missing from a kit, or out of the house with a travel list. */
+  away: z.array(id).max(500).optional(),
+  /** Since when a travel list is out; null, or left out, while it is at home. */
+  awaySince: z.iso.datetime().nullable().optional(),
   /** Palettes: the unit that holds it instead of a family. */
   home: id.nullable().default(null),
 });

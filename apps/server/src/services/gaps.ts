@@ -1,6 +1,7 @@
 import {
   doubles,
   forgottenTen,
+  heldByGroups,
   isOnWall,
   KINDS,
   missingColours,
@@ -33,8 +34,12 @@ export async function gapsNow(context: Context): Promise<GapsView> {
   ]);
   const now = Date.parse(context.ports.now());
   const ranges = records.flatMap(({ id, body }) => (body.sort === 'range' ? [{ ...body, id }] : []));
+  const held = heldByGroups(
+    records.flatMap(({ id, body }) => (body.sort === 'group' ? [{ ...body, id }] : [])),
+  );
+  const kept = (id: string): number => (held.get(id) ?? []).reduce((sum, { amount }) => sum + amount, 0);
   const running = supplies
-    .flatMap((supply) => rowOf(supply, usesOf(supply.id), now) ?? [])
+    .flatMap((supply) => rowOf(supply, usesOf(supply.id), now, kept(supply.id)) ?? [])
     .sort(soonestFirst);
   await breathe();
   const colours = missingColours(supplies, ranges, KINDS);
@@ -74,17 +79,18 @@ type Uses = ReturnType<Awaited<ReturnType<UseDigest['read']>>>;
 interface KnownRow {
   readonly uses: Uses;
   readonly day: string;
+  readonly kept: number;
   readonly row: RunningRow<SupplyView> | null;
 }
 const rows = new WeakMap<SupplyView, KnownRow>();
 
 /** Whether a supply runs out; worked out once a day for what was not touched. */
-function rowOf(supply: SupplyView, uses: Uses, now: number): KnownRow['row'] {
+function rowOf(supply: SupplyView, uses: Uses, now: number, kept: number): KnownRow['row'] {
   const day = dayOf(now);
   const known = rows.get(supply);
-  if (known?.uses === uses && known.day === day) return known.row;
-  const row = runningRow(supply, uses, now);
-  rows.set(supply, { uses, day, row });
+  if (known?.uses === uses && known.day === day && known.kept === kept) return known.row;
+  const row = runningRow(supply, uses, now, kept);
+  rows.set(supply, { uses, day, kept, row });
   return row;
 }
 

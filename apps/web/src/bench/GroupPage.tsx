@@ -22,6 +22,7 @@ import { Makes } from './project/Makes';
 import { Needs } from './project/Needs';
 import { Palette } from './project/Palette';
 import { PullPart } from './PullPart';
+import { AllThere, isWhole, Whole } from './Whole';
 import { useWhere, type Where } from '../api/where';
 import { ReasonRow } from '../row/ReasonRow';
 import { sayStock, sayWhat } from '../copy/supply';
@@ -67,7 +68,16 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
   const holds = holdsBack(body.what) && !body.dissolvedOn;
   const kitRow = (supply: SupplyView): ReactNode => {
     const member = body.members.find(({ supplyId }) => supplyId === supply.id);
-    if (!holds || !member) return null;
+    if (!member) return null;
+    return (
+      <>
+        {isWhole(body) && <Whole body={body} supply={supply} onKeep={(next) => keep.mutate(next)} />}
+        {amountOf(supply, member)}
+      </>
+    );
+  };
+  const amountOf = (supply: SupplyView, member: GroupBody['members'][number]): ReactNode => {
+    if (!holds) return null;
     const keepSome = (amount: number) =>
       keep.mutateAsync({
         ...body,
@@ -102,6 +112,7 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
         </>
       )}
       <Members title="In it" supplies={members} where={where} of={kitRow} />
+      {isWhole(body) && <AllThere body={body} members={members} onKeep={(next) => keep.mutate(next)} />}
       <Mixed members={members} />
       {holds && members.length > 0 && (
         <Txt look="quiet">
@@ -120,9 +131,7 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
         />
       )}
       {body.what === 'palette' && <Home body={body} stash={stash} onChange={(next) => keep.mutate(next)} />}
-      {body.what !== 'pack' && body.what !== 'palette' && (
-        <Members title="Solids that go with it" supplies={matches} where={where} />
-      )}
+      {hasSolids(body) && <Members title="Solids that go with it" supplies={matches} where={where} />}
       {picking && (
         <MemberPicker
           stash={stash}
@@ -141,7 +150,7 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
             onPress={() => setPicking(picking === 'members' ? null : 'members')}
           />
         )}
-        {body.what !== 'pack' && body.what !== 'palette' && (
+        {hasSolids(body) && (
           <Button
             label={picking === 'matches' ? 'Close' : 'Choose matching solids'}
             onPress={() => setPicking(picking === 'matches' ? null : 'matches')}
@@ -173,6 +182,10 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
     </Page>
   );
 }
+
+/** Packs, palettes and travel lists have no matching solids. */
+const hasSolids = ({ what }: GroupBody): boolean =>
+  what === 'kit' || what === 'project' || what === 'collection';
 
 interface MembersProps {
   readonly title: string;

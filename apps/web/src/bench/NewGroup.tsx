@@ -13,7 +13,7 @@ import { Field } from '../ui/Field';
 import { Txt } from '../ui/Txt';
 import { MadeAlready } from '../judge/MadeAlready';
 
-const BEGUN = ['project', 'kit', 'collection', 'palette'] as const;
+const BEGUN = ['project', 'kit', 'collection', 'palette', 'travel'] as const;
 const NO_GROUP: { what: (typeof BEGUN)[number]; name: string } = { what: 'project', name: '' };
 const groupSaid = z
   .object({ what: z.enum(BEGUN), name: z.string() })
@@ -31,7 +31,13 @@ export function NewGroup() {
       <Txt look="strong" level={2}>
         Begin one
       </Txt>
-      <ChoiceField control={ask.control} name="what" label="It is a" options={BEGUN} />
+      <ChoiceField
+        control={ask.control}
+        name="what"
+        label="It is a"
+        options={BEGUN}
+        say={(what) => (what === 'travel' ? 'travel list' : what)}
+      />
       <Field control={ask.control} name="name" label="Its name" onSubmit={submit} />
       <MadeAlready job={ask.said.name} />
       <Button label="Begin" main busy={add.isPending} onPress={submit} />

@@ -11,6 +11,7 @@ export const WHAT = {
   collection: 'Collection',
   pack: 'Pack',
   palette: 'Palette',
+  travel: 'Travel list',
 } as const;
 
 /** How old a group is, or when it was dissolved. */

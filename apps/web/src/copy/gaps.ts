@@ -57,6 +57,7 @@ export function sayRunning(row: Row<'running'>, supply: SupplyView, units: Units
   const { state, runsOut, advice } = row;
   const used = supply.stock.uses === 0 ? 'never used' : `used ${many(supply.stock.uses, 'time')}`;
   const now = state === 'out' ? 'out' : sayStock(supply);
+  const planned = state === 'kept' ? 'low once planned projects had theirs' : '';
   const when = runsOut && state !== 'out' ? `used up ${sayAbout(runsOut)}` : '';
   const then =
     advice.do === 'ask'
@@ -65,8 +66,10 @@ export function sayRunning(row: Row<'running'>, supply: SupplyView, units: Units
         ? 'not touched for a year: do not buy it again'
         : advice.bigger
           ? `goes steadily: ${sayPurchase(supply.kind, supply.form, advice.amount, units)} would last half a year`
-          : '';
-  return [now, used, when, then].filter(Boolean).join(' · ');
+          : supply.facts.par === undefined
+            ? ''
+            : `kept at ${sayPurchase(supply.kind, supply.form, supply.facts.par, units)}`;
+  return [now, planned, used, when, then].filter(Boolean).join(' · ');
 }
 
 export function sayHole({ kind, difference, fill }: Row<'colours'>, nearest: SupplyView | undefined): string {

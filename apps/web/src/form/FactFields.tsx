@@ -29,6 +29,7 @@ export function FactFields({ control }: { readonly control: Control<SupplyForm> 
       <View style={styles.row}>
         <Field control={control} name="said.spares" label="Spares I mean to keep" />
         <Field control={control} name="said.lowAt" label="Low at" hint="as usual when empty" />
+        <Field control={control} name="said.par" label="When low, buy up to" hint="as usual when empty" />
         <Field
           control={control}
           name="said.usesPerFill"

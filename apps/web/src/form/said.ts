@@ -77,6 +77,7 @@ const readers = ({ units, currency }: Preferences, length: boolean) =>
     lidColour: yes,
     spares: wholeNumber,
     lowAt: (text: string) => (length ? readMeasure(text, 'length', units) : wholeNumber(text)),
+    par: (text: string) => (length ? readMeasure(text, 'length', units) : wholeNumber(text)),
     usesPerFill: wholeNumber,
     price: (text: string) => readPrice(text, currency),
     source: asText,
@@ -130,6 +131,8 @@ export function saidFacts(
   counting: FormDefinition['counting'],
 ): Record<string, string> {
   const { size } = facts;
+  const sayAmount = (amount: number | undefined): string | undefined =>
+    amount === undefined || counting !== 'length' ? amount?.toString() : sayLength(amount, units);
   const said: Record<string, string | undefined> = {
     status: facts.status,
     decideOn: facts.decideOn,
@@ -138,12 +141,8 @@ export function saidFacts(
     stays: facts.stays ? 'yes' : '',
     lidColour: facts.lidColour ? 'yes' : '',
     spares: facts.spares?.toString(),
-    lowAt:
-      facts.lowAt === undefined
-        ? undefined
-        : counting === 'length'
-          ? sayLength(facts.lowAt, units)
-          : String(facts.lowAt),
+    lowAt: sayAmount(facts.lowAt),
+    par: sayAmount(facts.par),
     usesPerFill: facts.usesPerFill?.toString(),
     price: facts.price && sayPrice(facts.price),
     source: facts.source,

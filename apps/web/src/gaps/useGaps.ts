@@ -72,7 +72,9 @@ function open(all: GapsView, { byId, wall }: Stash, hushed: ReadonlySet<string>)
       const stock = byId.get(row.supplyId)?.stock;
       // What was bought a moment ago is not out any more.
       return (
-        stock && (row.state === 'soon' || stock.state !== 'ok') && asked('running', aboutOf.running(row))
+        stock &&
+        (row.state === 'soon' || row.state === 'kept' || stock.state !== 'ok') &&
+        asked('running', aboutOf.running(row))
       );
     }),
     colours: all.colours.filter((row) => asked('colours', aboutOf.colours(row))),

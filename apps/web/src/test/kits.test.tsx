@@ -74,3 +74,30 @@ test('of a kit can be changed how much it keeps of each, its name, date, source 
     body: { name: 'Spring cards', price: { minor: 900, currency: 'JPY' }, source: 'the fair' },
   });
 });
+
+test('a kit says which part is missing, and a travel list asks for what is still out', async () => {
+  (useLocalSearchParams as jest.Mock).mockReturnValue({ group: 'r4' });
+  const members = ['s1', 's2'].map((supplyId) => ({ supplyId, amount: 1 }));
+  const whole = (more: object) => ({ ...kit, body: { ...kit.body, members, matches: [], ...more } });
+  const room = (body: object) =>
+    fakeServer({
+      'GET /api/supplies': { supplies: [supply(), supply({ id: 's2', name: 'Kiln Red', place: null })] },
+      'GET /api/wall': { roomName: 'Room', units: [unit()] },
+      'GET /api/records': { records: [body] },
+      'PUT /api/records/r4': { record: body, change: change({ kind: 'record' }) },
+    });
+  const sent = room(whole({ away: ['s2'] }));
+  const { unmount } = show(<KitsScreen />);
+  expect(await screen.findByText('1 part of 2 missing: Kiln Red.')).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'Kiln Red earlier' }));
+  await waitFor(() =>
+    expect(sent[0]?.body).toMatchObject({ body: { members: [{ supplyId: 's2' }, { supplyId: 's1' }] } }),
+  );
+  unmount();
+  const out = room(whole({ what: 'travel', away: ['s2'], awaySince: new Date().toISOString() }));
+  show(<KitsScreen />);
+  expect(await screen.findByText(/^Out for .*: 1 thing of 2 to come back, Kiln Red\.$/)).toBeTruthy();
+  // What comes back last ends the journey.
+  fireEvent.click(screen.getByRole('button', { name: 'Kiln Red: it is back' }));
+  await waitFor(() => expect(out[0]?.body).toMatchObject({ body: { away: [], awaySince: null } }));
+});

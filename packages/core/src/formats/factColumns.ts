@@ -61,6 +61,19 @@ const number = (key: 'spares' | 'usesPerFill', name: string): FactColumn => ({
   read: (text) => keep(key, whole(text)),
 });
 
+/** An amount in the unit of the thing: a length where it is one, else a whole number. */
+const amount = (key: 'lowAt' | 'par', name: string): FactColumn => ({
+  name,
+  keys: [key],
+  headings: [],
+  write: ({ [key]: said }, of) => (said === undefined ? '' : isLength(of) ? mm(said) : String(said)),
+  read: (text, of) => {
+    if (!isLength(of)) return keep(key, whole(text));
+    const length = parseLength(text);
+    return length.ok ? { [key]: length.um } : null;
+  },
+});
+
 /** Every fact a list can say, by the name of its column. */
 export const FACT_COLUMNS = {
   tags: {
@@ -85,17 +98,8 @@ export const FACT_COLUMNS = {
   whyUnused: plain('whyUnused', 'Why never used'),
   spares: number('spares', 'Spares meant'),
   usesPerFill: number('usesPerFill', 'Uses when full'),
-  lowAt: {
-    name: 'Low at',
-    keys: ['lowAt'],
-    headings: [],
-    write: ({ lowAt }, of) => (lowAt === undefined ? '' : isLength(of) ? mm(lowAt) : String(lowAt)),
-    read: (text, of) => {
-      if (!isLength(of)) return keep('lowAt', whole(text));
-      const length = parseLength(text);
-      return length.ok ? { lowAt: length.um } : null;
-    },
-  },
+  lowAt: amount('lowAt', 'Low at'),
+  par: amount('par', 'Buy up to'),
   price: {
     name: 'Price',
     keys: ['price'],

@@ -8,7 +8,7 @@ import type { Use } from '../stock/rate';
 import { doubles } from './doubles';
 import { missingColours, type KnownRange } from './missingColours';
 import { roomLeft } from './roomLeft';
-import { runningOut } from './runningOut';
+import { runningOut, runningRow } from './runningOut';
 
 const NOW = Date.parse('2026-06-01T12:00:00Z');
 const ago = (days: number): string => new Date(NOW - days * DAY).toISOString();
@@ -69,6 +69,16 @@ test('running out: out before low before soon; steady use asks for more, long ag
   expect(steady?.advice).toMatchObject({ bigger: true });
   expect(steady?.runsOut).toBeNull();
   expect(Date.parse(soon?.runsOut?.median ?? '') - NOW).toBeLessThan(45 * DAY);
+});
+
+test('what planned projects keep counts as gone; a staple is bought up to what one keeps of it', () => {
+  const full = thing('full', { left: 40 });
+  expect(runningRow(full, [], NOW)).toBeNull();
+  expect(runningRow(full, [], NOW, 10)).toBeNull();
+  expect(runningRow(full, [], NOW, 39)).toMatchObject({ state: 'kept', advice: { do: 'buy', amount: 1 } });
+  // Three pads of sixty uses are kept; five uses are left.
+  const staple = thing('staple', { state: 'low', left: 5, last: 900, facts: { par: 180 } });
+  expect(runningRow(staple, [], NOW)?.advice).toEqual({ do: 'buy', amount: 3, bigger: false });
 });
 
 test('doubles: more spares than are meant, two records of one thing, colours nobody tells apart; a collection never', () => {

@@ -20,7 +20,8 @@ export type RunningAdvice =
 
 export interface RunningRow<T> {
   readonly item: T;
-  readonly state: 'out' | 'low' | 'soon';
+  /** `kept`: what planned projects and kits leave free is low. */
+  readonly state: 'out' | 'low' | 'soon' | 'kept';
   readonly runsOut: RunsOut | null;
   readonly advice: RunningAdvice;
 }
@@ -37,14 +38,21 @@ const LONG_AGO_DAYS = 365;
 /** A rate that rests on fewer uses is no habit. */
 const LEAST_USES = 5;
 
-/** Whether one thing is out, low or will be within six weeks at the pace it goes; null where it is not. `now` is ms since 1970. */
+/**
+ * Whether one thing is out, low or will be within six weeks at the pace it goes, or is low once planned projects had what they keep
+ * (`kept`, in its own unit); null where it is not. `now` is ms since 1970.
+ */
 export function runningRow<T extends Running>(
   item: T,
   uses: readonly Use[],
   now: number,
+  kept = 0,
 ): RunningRow<T> | null {
   if (!inStash(item)) return null;
-  const { state, left } = item.stock;
+  const free = Math.max(0, item.stock.left - kept);
+  const short = item.stock.state === 'ok' && kept > 0 && free <= formFor(item).lowAt;
+  const state = short ? 'kept' : item.stock.state;
+  const left = kept > 0 ? free : item.stock.left;
   const since = item.facts.acquiredOn ?? item.createdAt;
   // Only what may run out within sight is worked out to the end.
   const days = Math.max(1, (now - Date.parse(since)) / DAY);
@@ -53,11 +61,16 @@ export function runningRow<T extends Running>(
   const { perDay, runsOut } = forecastRunOut(uses, left, new Date(now).toISOString(), { since });
   const soon = runsOut !== null && Date.parse(runsOut.median) - now < SOON_DAYS * DAY;
   if (state === 'ok' && !(soon && uses.length >= LEAST_USES)) return null;
-  const advice = adviceFor(item, uses.length, perDay.value, now);
-  return { item, state: state === 'ok' ? 'soon' : state, runsOut: left > 0 ? runsOut : null, advice };
+  const advice = adviceFor(item, { left, uses: uses.length, perDay: perDay.value, planned: short }, now);
+  return {
+    item,
+    state: state === 'ok' ? 'soon' : state,
+    runsOut: item.stock.left > 0 ? runsOut : null,
+    advice,
+  };
 }
 
-const RANK = { out: 0, low: 1, soon: 1 } as const;
+const RANK = { out: 0, low: 1, soon: 1, kept: 1 } as const;
 const when = ({ runsOut }: RunningRow<unknown>): string => runsOut?.median ?? '9999';
 
 /** What is out first, then what is used up the soonest, then what is used most. */
@@ -79,9 +92,24 @@ export const runningOut = <T extends Running>(
 ): RunningRow<T>[] =>
   items.flatMap((item) => runningRow(item, usesOf(item.id), now) ?? []).sort(soonestFirst);
 
-function adviceFor(item: Running, uses: number, perDay: number, now: number): RunningAdvice {
+interface Pace {
+  readonly left: number;
+  readonly uses: number;
+  readonly perDay: number;
+  /** A project wants it: it is not forgotten. */
+  readonly planned: boolean;
+}
+
+function adviceFor(item: Running, { left, uses, perDay, planned }: Pace, now: number): RunningAdvice {
   const { counting, usesPerFill = 1, usualPurchase } = formFor(item);
-  const longAgo = idleDays(item, now) > LONG_AGO_DAYS;
+  const { par } = item.facts;
+  // A staple is kept at its par, whatever its pace.
+  if (par !== undefined && par > left) {
+    const needed = counting === 'fill' ? Math.ceil((par - left) / usesPerFill) : par - left;
+    const amount = usualPurchase * Math.ceil(needed / usualPurchase);
+    return { do: 'buy', amount, bigger: false };
+  }
+  const longAgo = !planned && idleDays(item, now) > LONG_AGO_DAYS;
   if (longAgo && item.stock.left > 0 && !inPeace(item)) return { do: 'leave' };
   if (longAgo) return { do: 'ask' };
   const each = counting === 'fill' ? usualPurchase * usesPerFill : usualPurchase;

@@ -46,6 +46,12 @@ export const factsSchema = z.strictObject({
     .min(0, '“Low” cannot be less than nothing.')
     .max(1e12)
     .optional(),
+  /** Bought up to this (uses, sheets, pieces or µm) when it is low: of a staple one keeps so much. */
+  par: z
+    .int('What is kept must be a whole number.')
+    .min(1, 'What is kept is at least one.')
+    .max(1e12)
+    .optional(),
   size: z.object({ widthUm: um, heightUm: um, depthUm: um }).optional(),
   massMg: z.int().min(0).max(1e9).optional(),
   price: z

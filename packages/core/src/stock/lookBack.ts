@@ -1,5 +1,6 @@
 import type { Kind } from '../kinds/definition';
 import { formFor } from '../stash/formFor';
+import type { Facts } from '../stash/facts';
 import type { Bodied } from '../stash/body';
 
 /** Something bought, in things of a `fill` form, else sheets, pieces or µm; with what was paid for all of it, where that is known. */
@@ -10,7 +11,11 @@ export interface Bought {
 }
 type Used = Pick<Bought, 'at' | 'amount'>;
 
-type Looked = Bodied & { readonly kind: Kind; readonly stock: { readonly left: number } };
+type Looked = Bodied & {
+  readonly kind: Kind;
+  readonly facts: Pick<Facts, 'price'>;
+  readonly stock: { readonly left: number };
+};
 
 /** What came in and went out of one kind in one month; in uses, sheets, pieces or µm, whatever most of the kind is counted in. */
 export interface MonthOfKind {
@@ -30,7 +35,7 @@ export function lastMonths(now: string, count: number): string[] {
 }
 
 /** What was bought, in the unit it is used in: of what runs dry a thing is so many uses. */
-export function boughtInUses(of: Bodied, amount: number): number {
+function boughtInUses(of: Bodied, amount: number): number {
   const { counting, usesPerFill = 1 } = formFor(of);
   return counting === 'fill' ? amount * usesPerFill : amount;
 }
@@ -63,13 +68,14 @@ export function byMonthAndKind<S extends Looked>(
 }
 
 /**
- * What is left of a supply is worth, at what was paid for it the last time a price was said, in minor units of its currency; null where none
- * was. What is left of a thing in use counts by how full it is.
+ * What is left of a supply is worth, at what was paid for it the last time a price was said, else at the price it is known to have for a
+ * usual purchase, in minor units of its currency; null where neither is known. What is in use counts by how full it is.
  */
 export function valueLeft(of: Looked, bought: readonly Bought[]): { minor: number; currency: string } | null {
   let last: Bought | undefined;
   for (const each of bought) if (each.price && each.amount > 0 && (!last || each.at >= last.at)) last = each;
-  if (!last?.price) return null;
-  const each = last.price.minor / boughtInUses(of, last.amount);
-  return { minor: Math.round(each * of.stock.left), currency: last.price.currency };
+  const { price, amount } = last ?? { price: of.facts.price, amount: formFor(of).usualPurchase };
+  if (!price) return null;
+  const each = price.minor / boughtInUses(of, amount);
+  return { minor: Math.round(each * of.stock.left), currency: price.currency };
 }
