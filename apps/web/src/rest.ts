@@ -16,6 +16,7 @@ export { DataScreen } from './data/DataScreen';
 export { ImportScreen } from './data/ImportScreen';
 export { GapsScreen } from './gaps/GapsScreen';
 export { FiguresScreen } from './gaps/figures/FiguresScreen';
+export { LeavingScreen } from './gaps/leaving/LeavingScreen';
 export { ShoppingScreen } from './gaps/ShoppingScreen';
 export { PaperScreen } from './guide/PaperScreen';
 export { AddScreen } from './intake/AddScreen';

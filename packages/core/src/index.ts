@@ -57,6 +57,7 @@ export { sheetSizeOf } from './stash/sheetSize';
 export {
   GRADES,
   inStash,
+  CONDITIONS,
   STATUSES,
   UNUSED_WHY,
   type Grade,

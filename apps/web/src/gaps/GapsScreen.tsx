@@ -48,6 +48,7 @@ export function GapsScreen() {
     [stash, where],
   );
   if (!stash || !gaps) return <Waiting error={error} />;
+  const leaving = stash.supplies.filter(({ facts }) => facts.status === 'leaving').length;
   const question = isQuestion(about) ? about : 'running';
   const rows: Readonly<Record<GapQuestion, readonly ReactNode[]>> = {
     ...rowsOf(gaps, stash),
@@ -69,6 +70,9 @@ export function GapsScreen() {
         <Button label="In pictures" onPress={() => router.push('/gaps/figures')} />
         <Button label="Worth a look" onPress={() => router.push('/gaps/look')} />
         <Button label="Sort out" onPress={() => router.push('/gaps/sort-out')} />
+        {leaving > 0 && (
+          <Button label={`Letting go (${leaving})`} onPress={() => router.push('/gaps/leaving')} />
+        )}
       </View>
       {away && (
         <Note sort="attention">Red Shelf does not answer: only what is low or out is known here.</Note>

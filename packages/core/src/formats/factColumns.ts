@@ -34,7 +34,8 @@ const isLength = ({ kind, form }: Formed): boolean => formOf(kind, form).countin
 
 /** A fact that is a word or a day: written as it is, and checked where it is kept. */
 const plain = <
-  K extends 'decideOn' | 'grade' | 'whyUnused' | 'source' | 'acquiredOn' | 'openedOn' | 'barcode',
+  K extends
+    'condition' | 'decideOn' | 'grade' | 'whyUnused' | 'source' | 'acquiredOn' | 'openedOn' | 'barcode',
 >(
   key: K,
   name: string,
@@ -46,7 +47,14 @@ const plain = <
   write: (facts) => facts[key] ?? '',
   read: (text) => ({ [key]: text }),
 });
-const flag = (key: 'collection' | 'lidColour' | 'stays', name: string): FactColumn => ({
+const money = (key: 'price' | 'asking', name: string, headings: readonly string[] = []): FactColumn => ({
+  name,
+  keys: [key],
+  headings,
+  write: ({ [key]: said }) => (said ? printMoney(said) : ''),
+  read: (text, { currency = 'EUR' }) => keep(key, parseMoney(text, currency)),
+});
+const flag = (key: 'collection' | 'lidColour' | 'packaging' | 'stays', name: string): FactColumn => ({
   name,
   keys: [key],
   headings: [],
@@ -100,13 +108,10 @@ export const FACT_COLUMNS = {
   usesPerFill: number('usesPerFill', 'Uses when full'),
   lowAt: amount('lowAt', 'Low at'),
   par: amount('par', 'Buy up to'),
-  price: {
-    name: 'Price',
-    keys: ['price'],
-    headings: ['cost', 'paid'],
-    write: ({ price }) => (price ? printMoney(price) : ''),
-    read: (text, { currency = 'EUR' }) => keep('price', parseMoney(text, currency)),
-  },
+  price: money('price', 'Price', ['cost', 'paid']),
+  condition: plain('condition', 'Condition'),
+  packaging: flag('packaging', 'With its packaging'),
+  asking: money('asking', 'Asked for it'),
   source: plain('source', 'From', ['source', 'shop', 'store']),
   acquired: plain('acquiredOn', 'Acquired', ['bought', 'bought on', 'purchase date', 'date']),
   opened: plain('openedOn', 'Opened'),

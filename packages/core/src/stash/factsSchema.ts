@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { AttributeValue } from '../kinds/attributes';
-import { GRADES, STATUSES, UNUSED_WHY } from './standing';
+import { CONDITIONS, GRADES, STATUSES, UNUSED_WHY } from './standing';
 import { hexCode, swatchSchema } from './swatchSchema';
 import { lineOf } from '../text/schema';
 
@@ -55,6 +55,15 @@ export const factsSchema = z.strictObject({
   size: z.object({ widthUm: um, heightUm: um, depthUm: um }).optional(),
   massMg: z.int().min(0).max(1e9).optional(),
   price: z
+    .object({
+      minor: z.int().min(0, 'A price cannot be less than nothing.').max(1e9),
+      currency: z.string().regex(/^[A-Z]{3}$/, 'A currency is three letters, such as EUR.'),
+    })
+    .optional(),
+  /** Of what is let go: how it looks, whether what it was packed in is there, and what is asked for it. */
+  condition: z.enum(CONDITIONS).optional(),
+  packaging: z.boolean().optional(),
+  asking: z
     .object({
       minor: z.int().min(0, 'A price cannot be less than nothing.').max(1e9),
       currency: z.string().regex(/^[A-Z]{3}$/, 'A currency is three letters, such as EUR.'),

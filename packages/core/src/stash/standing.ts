@@ -14,6 +14,9 @@ export const inStash = ({ facts }: { readonly facts: { readonly status?: Status 
 export const GRADES = ['best', 'practice', 'children', 'give away'] as const;
 export type Grade = (typeof GRADES)[number];
 
+/** How a thing that is let go looks. */
+export const CONDITIONS = ['as new', 'used a little', 'well used'] as const;
+
 /** What a person says of a thing they never used. */
 export const UNUSED_WHY = ['not learned yet', 'do not like it', 'saving it'] as const;
 export type UnusedWhy = (typeof UNUSED_WHY)[number];

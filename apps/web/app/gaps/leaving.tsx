@@ -1,0 +1,3 @@
+import { later } from '../../src/frame/later';
+
+export default later('LeavingScreen');
