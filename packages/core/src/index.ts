@@ -258,6 +258,7 @@ export { forecastRunOut, type RunOut, type RunOutOptions, type RunsOut } from '.
 export type { Use } from './stock/rate';
 export { usesIn, type Told } from './stock/uses';
 export { byMonthAndKind, lastMonths, valueLeft, type Bought, type MonthOfKind } from './stock/lookBack';
+export { pooledRates, type PooledRate } from './stock/pooled';
 export { usesLearned, type UsesLearned } from './stock/usesLearned';
 export {
   densityOf,

@@ -3,6 +3,7 @@ import {
   inStash,
   KINDS,
   lastMonths,
+  pooledRates,
   standing,
   valueLeft,
   type Bought,
@@ -27,6 +28,10 @@ export async function figuresNow(context: Context): Promise<FiguresView> {
     months: byMonthAndKind(supplies, months, KINDS, ({ id }) => ({
       bought: boughtOf(id),
       used: usesOf(id),
+    })),
+    rates: pooledRates(supplies, usesOf, context.ports.now()).map(({ perDay, ...rate }) => ({
+      ...rate,
+      perDay: perDay.value,
     })),
     worth: supplies.filter(inStash).flatMap((supply) => {
       const worth = valueLeft(supply, boughtOf(supply.id));

@@ -20,6 +20,12 @@ test('each chart says what it shows, and has the same as a table', async () => {
         month('ink', '2026-05', 0, 20),
         month('marker', '2026-04', 0, 4),
       ],
+      rates: [
+        {
+          ...{ kind: 'ink', group: null, perDay: 0.5, left: 60 },
+          runsOut: { median: '2026-10-01', low: '2026-08-01', high: '2027-01-01' },
+        },
+      ],
       worth: [],
     },
     'GET /api/gaps': {
@@ -36,6 +42,7 @@ test('each chart says what it shows, and has the same as a table', async () => {
   expect(
     await screen.findByText(/^In twelve months 60 uses bought, 32 uses used; most in May 2026\./),
   ).toBeTruthy();
+  expect(screen.getByText(/^All of it together: about 15 uses a month, used up about Oct 2026/)).toBeTruthy();
   expect(screen.getByText('More comes in than is used of inks.')).toBeTruthy();
   expect(screen.getByText(/^No price is known of anything/)).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: 'Inks, month by month: as a table' }));

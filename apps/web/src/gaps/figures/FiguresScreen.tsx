@@ -15,6 +15,7 @@ import { useGaps } from '../useGaps';
 import { Circle } from './Circle';
 import { Families } from './Families';
 import { InAndOut } from './InAndOut';
+import { Lasts } from './Lasts';
 import { Months } from './Months';
 import { Worth } from './Worth';
 
@@ -53,6 +54,7 @@ export function FiguresScreen() {
       {figures.data && (
         <>
           <Months kind={kind} months={figures.data.months} units={units} />
+          <Lasts kind={kind} rates={figures.data.rates} units={units} />
           <InAndOut months={figures.data.months} units={units} />
           <Worth worth={figures.data.worth} byId={stash.byId} supplies={stash.supplies} />
         </>

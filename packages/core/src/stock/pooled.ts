@@ -1,0 +1,50 @@
+import type { FamilyGroup } from '../colour/families';
+import type { Kind } from '../kinds/definition';
+import { inStash } from '../stash/standing';
+import type { Facts } from '../stash/facts';
+import { forecastRunOut, type RunOut } from './forecast';
+import type { Use } from './rate';
+
+interface Pooled {
+  readonly id: string;
+  readonly kind: Kind;
+  readonly group: FamilyGroup;
+  readonly facts: Facts;
+  readonly createdAt: string;
+  readonly stock: { readonly left: number };
+}
+
+/** How fast a kind, or a family of a kind, is used, and how long all that is left of it lasts. */
+export interface PooledRate extends Pick<RunOut, 'perDay' | 'runsOut'> {
+  readonly kind: Kind;
+  /** Null for the whole kind. */
+  readonly group: FamilyGroup | null;
+  readonly left: number;
+}
+
+/**
+ * Rates of kinds and of families within them, from the uses of all their things together: what is rare of each is often enough of all to be
+ * known. `usesOf` tells what was used of a thing, `now` is ISO 8601. Kinds come before their families. Linear in the uses.
+ */
+export function pooledRates<S extends Pooled>(
+  supplies: readonly S[],
+  usesOf: (id: string) => readonly Use[],
+  now: string,
+): PooledRate[] {
+  const pools = new Map<string, { kind: Kind; group: FamilyGroup | null; things: S[] }>();
+  const put = (kind: Kind, group: FamilyGroup | null, thing: S): void => {
+    const pool = pools.get(`${kind} ${group ?? ''}`) ?? { kind, group, things: [] };
+    pool.things.push(thing);
+    pools.set(`${kind} ${group ?? ''}`, pool);
+  };
+  for (const thing of supplies) put(thing.kind, null, thing);
+  for (const thing of supplies) put(thing.kind, thing.group, thing);
+  return [...pools.values()].map(({ kind, group, things }) => {
+    // What was let go was used while it was there, and is not left.
+    const left = things.filter(inStash).reduce((sum, { stock }) => sum + stock.left, 0);
+    const since = things.reduce((first, { createdAt }) => (createdAt < first ? createdAt : first), now);
+    const uses = things.flatMap(({ id }) => usesOf(id));
+    const { perDay, runsOut } = forecastRunOut(uses, left, now, { since });
+    return { kind, group, left, perDay, runsOut };
+  });
+}
