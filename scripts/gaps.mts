@@ -45,5 +45,11 @@ for (let i = 0; i < 9; i++) {
 }
 again.sort((p, q) => p - q);
 console.log(`gaps after a purchase: median ${again[4]?.toFixed(0)} ms, longest ${again[8]?.toFixed(0)} ms`);
+const pictures: number[] = [];
+for (let i = 0; i < 9; i++) pictures.push(await timed('/api/figures'));
+pictures.sort((p, q) => p - q);
+console.log(
+  `figures for the charts: median ${pictures[4]?.toFixed(0)} ms, longest ${pictures[8]?.toFixed(0)} ms`,
+);
 server.kill('SIGTERM');
 rmSync(folder, { recursive: true, force: true });

@@ -68,6 +68,8 @@ const server = localDoor(inside, log, sharing).listen(settings.PORT, '127.0.0.1'
   void tidy();
   return undefined;
 });
+// A page that rests a while still finds its line open: one that is closed the moment it asks again is an answer lost.
+server.keepAliveTimeout = 75_000;
 
 let url = '';
 /** Opens the door of the house's network, if that was asked for. */

@@ -16,6 +16,7 @@ import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
+import { SetCount } from './SetCount';
 import { togetherBack, useOut, type Out } from './useOut';
 
 /** From this hour on the day's work is put away. */
@@ -112,6 +113,7 @@ function OutRow({
           onPress={() => router.push({ pathname: '/stash', params: { supply: supply.id, act: 'use' } })}
         />
       )}
+      <SetCount supply={supply} />
       {back ? (
         <Button
           label={back.exact ? `Back to ${name}` : `Into ${name}, near its place`}

@@ -50,6 +50,30 @@ test('what is out says since when, goes back to where it stood, and what was use
   expect(sent[1]?.body).toMatchObject({ moves: [{ id: lotId, place: { unitId: 'u1', cell: 2 } }] });
 });
 
+test('a set is counted before it goes back, and what is missing is kept as missing', async () => {
+  const set = supply({
+    ...{ id: 's9', name: 'Otter stamps', kind: 'companion', form: 'stamp' },
+    ...{ facts: { attributes: { pieces: 12 } }, place: { unitId: 'hand', slot: null } },
+  });
+  const sent = fakeServer({
+    'GET /api/supplies': { order: '', supplies: [set] },
+    'GET /api/wall': { roomName: 'Room', units: [unit()] },
+    'GET /api/records': { records: [] },
+    'GET /api/bench': { out: [] },
+    'PUT /api/supplies/s9': { supply: set, change: change() },
+  });
+  show(<BenchScreen />);
+  const field = await screen.findByLabelText('Pieces of Otter stamps that are there, of 12');
+  fireEvent.change(field, { target: { value: '13' } });
+  fireEvent.click(await screen.findByRole('button', { name: 'So many of Otter stamps are there' }));
+  expect(await screen.findByText(/Say how many of its 12 pieces are there/)).toBeTruthy();
+  fireEvent.change(field, { target: { value: '11' } });
+  fireEvent.click(screen.getByRole('button', { name: 'So many of Otter stamps are there' }));
+  await waitFor(() =>
+    expect(sent.at(-1)?.body).toMatchObject({ facts: { attributes: { pieces: 12, missing: 1 } } }),
+  );
+});
+
 test('the pull list of a project: near first, what is used up with what could do instead, what does not go together', async () => {
   const solvent = { attributes: { chemistry: 'permanent solvent' } };
   const supplies = [

@@ -13,6 +13,7 @@ export const companion: KindDefinition = {
     ask.length('size', 'Size', '4 mm'),
     ask.text('matches', 'Goes with', { forms: ['stamp', 'die', 'stencil', 'foam'] }),
     ask.number('pieces', 'Pieces in the set', { forms: ['stamp', 'die', 'stencil'] }),
+    ask.number('missing', 'Pieces missing', { forms: ['stamp', 'die', 'stencil'] }),
   ],
 };
 
