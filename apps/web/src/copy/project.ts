@@ -50,7 +50,6 @@ const TOOLS: Readonly<Record<KitTool, string>> = {
   block: 'a block to mount stamps on',
   'ribbon scissors': 'scissors that cut nothing but ribbon',
   trimmer: 'a trimmer',
-  'cutting mat': 'a cutting mat',
   'die machine': 'a die machine',
   'heat tool': 'a heat tool',
   'guard sheet': 'a guard sheet, as alcohol ink goes through',

@@ -9,7 +9,6 @@ export const KIT_TOOLS = [
   'block',
   'ribbon scissors',
   'trimmer',
-  'cutting mat',
   'die machine',
   'heat tool',
   'guard sheet',
@@ -20,14 +19,11 @@ export type KitTool = (typeof KIT_TOOLS)[number];
 
 type Thing = Pick<Supply, 'kind' | 'form' | 'name' | 'facts'>;
 
-const isForm =
-  (...forms: readonly string[]) =>
-  ({ kind, form }: Thing): boolean =>
-    kind === 'companion' && forms.includes(form);
 const isOf =
   (kind: Supply['kind'], ...forms: readonly string[]) =>
   (thing: Thing): boolean =>
     thing.kind === kind && (forms.length === 0 || forms.includes(thing.form));
+const isForm = (...forms: readonly string[]) => isOf('companion', ...forms);
 
 /** The usual kit of each medium; by the trade's custom, not by any maker. */
 const KITS: readonly { readonly of: (thing: Thing) => boolean; readonly tools: readonly KitTool[] }[] = [
@@ -48,7 +44,6 @@ const CALLED: Readonly<Record<KitTool, RegExp>> = {
   block: /\b(acrylic|stamping) block|\bblock\b/,
   'ribbon scissors': /\b(scissors|shears|snips)\b/,
   trimmer: /\b(trimmer|guillotine|paper cutter)\b/,
-  'cutting mat': /\bcutting mat\b/,
   'die machine': /\b(die|cutting|embossing) machine\b/,
   'heat tool': /\bheat (tool|gun)\b|\blaminator\b/,
   'guard sheet': /\b(guard|blotting|backing) sheet\b/,

@@ -76,7 +76,13 @@ export function Lasts({ kind, rates, units }: LastsProps) {
                     {mark}
                   </Word>
                   <Line x1={low} x2={high} y1={y} y2={y} stroke={colour.text} strokeWidth={1.6} />
-                  <Rect {...{ x: (median ?? 0) - 4, y: y - 7, width: 8, height: 14 }} fill={colour.text} />
+                  {new Date(runsOut.median) < end ? (
+                    <Rect {...{ x: (median ?? 0) - 4, y: y - 7, width: 8, height: 14 }} fill={colour.text} />
+                  ) : (
+                    <Word x={width} y={y - 4} textAnchor="end">
+                      later
+                    </Word>
+                  )}
                 </G>
               );
             })}

@@ -5,7 +5,7 @@ import { many } from '../../copy/words';
 import type { PaperSize } from '../../draw/paper';
 
 /** "as new, with its packaging". */
-export const sayState = ({ facts: { condition, packaging } }: SupplyView): string =>
+const sayState = ({ facts: { condition, packaging } }: SupplyView): string =>
   [condition ?? 'condition not said', packaging ? 'with its packaging' : ''].filter(Boolean).join(', ');
 
 const sayAsked = ({ facts: { asking, grade } }: SupplyView): string =>
