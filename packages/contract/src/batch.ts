@@ -9,7 +9,7 @@ import {
   type SaidSupply,
 } from '@red-shelf/core';
 import { z } from 'zod';
-import { groupBody } from './records';
+import { groupBody } from './group';
 import { newSupply } from './supply';
 
 const seen = z.object({ id: z.string(), version: z.int().min(1) });

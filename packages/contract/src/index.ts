@@ -15,6 +15,7 @@ export {
 } from './arrange';
 export { wishBody, type HushBody, type WishBody } from './records';
 export { figuresView, type FiguresView } from './figures';
+export { groupBody } from './group';
 export { GAP_QUESTIONS, gapsView, type GapQuestion, type GapsView } from './gaps';
 export { planOf, spotsOf, type PlanBody } from './plan';
 export { batchSet, MOST_AT_ONCE, type BatchSet } from './batch';
@@ -48,7 +49,6 @@ export {
 } from './share';
 export { MOST_RANGE_BYTES, rangeReading, type RangeReadingView } from './rangeFile';
 export {
-  groupBody,
   needBody,
   preferencesBody,
   NUDGES,

@@ -25,7 +25,10 @@ test('what is taken for a need grows and shrinks with how many are made; what wa
   ];
   const begun = body({ makes: 10, needs: [need], members });
   expect(withMakes(begun, 12)).toMatchObject({ makes: 12, members: [{ amount: 6_600_000 }, { amount: 3 }] });
-  expect(withMakes(begun, 1).members[0]?.amount).toBe(0);
+  // Too little of it from the start: what is kept of it and needed still is not given back.
+  const short = body({ makes: 12, needs: [need], members: [{ supplyId: 'r1', amount: 3_660_000 }] });
+  expect(withMakes(short, 6).members[0]?.amount).toBe(3_660_000);
+  expect(withMakes(short, 1).members[0]?.amount).toBe(800_000);
 });
 
 test('parts of a sheet are read as they are written, colours come once', () => {

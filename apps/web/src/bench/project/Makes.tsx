@@ -33,17 +33,19 @@ export function Makes({ groupId, body, onKeep }: MakesProps) {
   );
 }
 
-/** A project of which another number is made: of what was taken for a need so much more or less is kept. */
+/**
+ * A project of which another number is made: of what was taken for a need so much more or less is kept; but never less than is needed
+ * then, of what is kept now, where there was too little of it from the start.
+ */
 export function withMakes(body: GroupBody, makes: number): GroupBody {
-  const more = new Map<string, number>();
-  for (const need of body.needs ?? []) {
-    const grown = totalNeed(need, makes) - totalNeed(need, body.makes ?? 1);
-    if (need.of) more.set(need.of, (more.get(need.of) ?? 0) + grown);
-  }
-  const members = body.members.map((each) => ({
-    ...each,
-    amount: Math.max(0, each.amount + (more.get(each.supplyId) ?? 0)),
-  }));
+  const needed = (supplyId: string, count: number): number =>
+    (body.needs ?? []).reduce((sum, need) => sum + (need.of === supplyId ? totalNeed(need, count) : 0), 0);
+  const members = body.members.map((each) => {
+    const [before, then] = [needed(each.supplyId, body.makes ?? 1), needed(each.supplyId, makes)];
+    return before === then
+      ? each
+      : { ...each, amount: Math.max(each.amount + then - before, Math.min(each.amount, then)) };
+  });
   return { ...body, makes, members };
 }
 
