@@ -9,37 +9,32 @@ import {
 } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { router, useLocalSearchParams } from 'expo-router';
-import { useRef } from 'react';
+import { useLocalSearchParams } from 'expo-router';
+import { startTransition, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 } from 'uuid';
-import { call, order, routes } from '../api/client';
+import { call, routes } from '../api/client';
 import { keys } from '../api/list';
-import { refreshNow } from '../api/outgoing';
 import { recordsOf, usePreferences, useRecords, useStash } from '../api/queries';
-import { useChange } from '../api/useChange';
-import { paperOf } from '../copy/measure';
-import { listOf, many, words } from '../copy/words';
+import { listOf, words } from '../copy/words';
 import { useBegun } from '../form/useDraft';
 import { space } from '../theme/tokens';
-import { Button } from '../ui/Button';
 import { Chip } from '../ui/Chip';
 import { Folded } from '../ui/Folded';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
-import { PrintButton } from '../ui/PrintButton';
 import { useGradually } from '../ui/useGradually';
 import { Waiting } from '../ui/Waiting';
+import { Acts, type Doing } from './Acts';
 import { choiceSchema, isByLightness, MINE, orderingOf, startingWith, type Choice } from './choose/choice';
 import { Nearer } from './choose/Nearer';
 import { OrderChoice } from './choose/OrderChoice';
 import { flip, Places } from './choose/Places';
-import { Smooth, stripsKey } from './choose/Smooth';
+import { Smooth } from './choose/Smooth';
 import { OldLabels } from './plan/OldLabels';
 import { OpenPlans } from './plan/OpenPlans';
 import { Preview } from './Preview';
 import { Swaps } from './Swaps';
-import { isWorthIt } from './verdict';
 import { WorkingOut } from './WorkingOut';
 
 /** Choose what, where and how; see before and after with figures; begin, or say that it is done. */
@@ -81,24 +76,14 @@ export function ArrangeScreen() {
     enabled: ready,
     placeholderData: keepPreviousData,
   });
-  const apply = useChange((token: string) => order(routes.applyArrange, { body: { ...request, token } }));
-  const begin = useChange((token: string) => order(routes.startArrange, { body: { ...request, token } }), {
-    silent: true,
-  });
+  const [doing, setDoing] = useState<Doing>(null);
   const client = useQueryClient();
   if (!stash) return <Waiting error={error} />;
   const plan = ready && !preview.error ? preview.data : undefined;
-  // Refused, since things are not as they were here: they are fetched, and worked out anew.
-  const again = { onError: () => void refreshNow(client) };
-  /** What is only looked at makes room for what is done. */
-  const calm = (): void => void client.cancelQueries({ queryKey: stripsKey });
-  // Refused as outdated, what is shown is not begun again before it is worked out anew.
-  const refused = (begin.isError || apply.isError) && preview.isFetching;
-  const still = plan === undefined || plan.lifts === 0 || preview.isPlaceholderData || refused;
   return (
     <Page title="Arrange" aside="Nothing moves until you say so">
       {/* One that is just begun opens by itself. */}
-      {!begin.isPending && !begin.isSuccess && <OpenPlans stash={stash} />}
+      {doing !== 'begin' && <OpenPlans stash={stash} />}
       <View style={styles.choices}>
         <Folded label="What" value={sayKinds(choice)}>
           <View style={styles.chips} role="group" aria-label="Kinds to arrange">
@@ -127,7 +112,7 @@ export function ArrangeScreen() {
           <Smooth
             stash={stash}
             request={{ kinds, ...ordering }}
-            wait={preview.isFetching || begin.isPending || apply.isPending}
+            wait={preview.isFetching || doing !== null}
             mine={choice.order === MINE ? preferences : null}
             onChange={change}
           />
@@ -146,40 +131,17 @@ export function ArrangeScreen() {
         />
       )}
       {plan && (
-        <Preview plan={plan} stash={stash}>
+        <Preview plan={plan} stash={stash} leaving={doing === 'begin'}>
           {plan.lifts === 0 && <OldLabels stash={stash} unitIds={request.unitIds} />}
           <Nearer stops={plan.nearer} near={near} onChange={(next) => change({ near: next })} />
-          <View style={styles.chips}>
-            <Button
-              label={plan.lifts === 0 ? 'Nothing to lift' : `Begin: ${many(plan.lifts, 'lift')}`}
-              main={isWorthIt(plan)}
-              disabled={still}
-              busy={begin.isPending}
-              onPress={() => {
-                calm();
-                begin.mutate(plan.token, {
-                  ...again,
-                  onSuccess: ({ record }) =>
-                    router.push({ pathname: '/arrange/plan', params: { plan: record.id } }),
-                });
-              }}
-            />
-            <Button
-              label="It stands so already"
-              says="It stands so already: write all of it down at once"
-              disabled={still}
-              busy={apply.isPending}
-              onPress={() => {
-                calm();
-                apply.mutate(plan.token, again);
-              }}
-            />
-            <PrintButton
-              label="Print now and planned"
-              name="arranging.pdf"
-              make={async () => (await import('./print')).printSides(plan, stash, paperOf(preferences))}
-            />
-          </View>
+          <Acts
+            plan={plan}
+            stash={stash}
+            request={request}
+            working={preview.isFetching}
+            outdated={preview.isPlaceholderData}
+            onDo={(now) => startTransition(() => setDoing(now))}
+          />
         </Preview>
       )}
     </Page>

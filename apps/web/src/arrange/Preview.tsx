@@ -15,6 +15,8 @@ import { WouldSuffer } from './WouldSuffer';
 interface PreviewProps {
   readonly plan: ArrangePreview;
   readonly stash: Stash;
+  /** Whether the page is left in a moment: then it lays down what is drawn first. */
+  readonly leaving: boolean;
   /** The acts, standing right under the verdict. */
   readonly children: ReactNode;
 }
@@ -25,7 +27,7 @@ const seconds = (of: number | null): string => (of === null ? '–' : `${of.toFi
 const step = (of: number | null): string => (of === null ? '–' : of.toFixed(1));
 
 /** Before and after side by side, with the figures that tell them apart. */
-export function Preview({ plan, stash, children }: PreviewProps) {
+export function Preview({ plan, stash, leaving, children }: PreviewProps) {
   const verdict = sayVerdict(plan);
   // The verdict shows at once; what takes drawing and judging follows.
   const later = useDeferredValue(plan);
@@ -59,7 +61,7 @@ export function Preview({ plan, stash, children }: PreviewProps) {
       <WhenFull full={plan.full} stash={stash} />
       <WouldSuffer plan={later} stash={stash} />
       {children}
-      <Sides plan={later} stash={stash} />
+      {!leaving && <Sides plan={later} stash={stash} />}
       <LeftOver plan={later} stash={stash} />
     </View>
   );

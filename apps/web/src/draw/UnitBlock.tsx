@@ -8,6 +8,8 @@ import { sayFree } from '../copy/places';
 import { many } from '../copy/words';
 import { colour, radius, space } from '../theme/tokens';
 import { Txt } from '../ui/Txt';
+import { WhenNear } from '../ui/WhenNear';
+import { unitSize } from './geometry';
 import { UnitDrawing } from './UnitDrawing';
 
 export interface SlotChoice {
@@ -24,7 +26,10 @@ interface UnitBlockProps {
   readonly onSelect: (choice: SlotChoice) => void;
 }
 
-/** A unit with its letter, its name and how full it is. */
+/** So far off the screen a unit is drawn already, px: a few screens, so that nobody who scrolls meets an empty one. */
+const AHEAD_PX = 3000;
+
+/** A unit with its letter, its name and how full it is; drawn where one is near it, and where something in it is chosen. */
 export const UnitBlock = memo(function UnitBlock({
   unit,
   slots,
@@ -34,11 +39,14 @@ export const UnitBlock = memo(function UnitBlock({
   onSelect,
 }: UnitBlockProps) {
   const sayFilled = useSayFilled();
+  const { w, h } = unitSize(unit);
   const select = useCallback((slot: number) => onSelect({ unitId: unit.id, slot }), [onSelect, unit.id]);
   return (
     <View style={styles.block}>
       <UnitHead unit={unit} aside={sayFilled(unit, slots)} />
-      <UnitDrawing unit={unit} slots={slots} scale={scale} lit={lit} selected={selected} onSelect={select} />
+      <WhenNear width={w * scale} height={h * scale} ahead={AHEAD_PX} always={selected !== null}>
+        {() => <UnitDrawing {...{ unit, slots, scale, lit, selected }} onSelect={select} />}
+      </WhenNear>
     </View>
   );
 });

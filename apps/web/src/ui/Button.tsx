@@ -1,3 +1,4 @@
+import { useEffect, useState } from 'react';
 import { StyleSheet } from 'react-native';
 import { Button as PaperButton } from 'react-native-paper';
 import { colour, font, radius, TOUCH } from '../theme/tokens';
@@ -16,6 +17,23 @@ interface ButtonProps {
   readonly says?: string;
 }
 
+/** What is done sooner shows no sign of being busy, ms. */
+const SOON_MS = 400;
+
+/** Whether something has been so for a while. */
+function useLately(on: boolean): boolean {
+  const [late, setLate] = useState(false);
+  useEffect(() => {
+    if (!on) return undefined;
+    const timer = setTimeout(() => setLate(true), SOON_MS);
+    return () => {
+      clearTimeout(timer);
+      setLate(false);
+    };
+  }, [on]);
+  return on && late;
+}
+
 /** A button at least 44 px high. */
 export function Button({
   label,
@@ -27,13 +45,14 @@ export function Button({
   grow = false,
   says,
 }: ButtonProps) {
+  const turning = useLately(busy);
   return (
     <PaperButton
       mode={main ? 'contained' : 'outlined'}
       onPress={onPress}
       icon={icon}
       disabled={disabled || busy}
-      loading={busy}
+      loading={turning}
       uppercase={false}
       accessibilityLabel={says ?? label}
       style={[styles.box, !main && styles.outlined, grow && styles.grow]}

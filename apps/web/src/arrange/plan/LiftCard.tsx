@@ -1,5 +1,6 @@
 import { carriedWhole, HAND_ID, isRefusal, mayLive, type PlaceSpot, type RoomNow } from '@red-shelf/core';
 import type { Place, UnitView } from '@red-shelf/contract';
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useContents, useRoom } from '../../api/contents';
 import { usePreferences, type Stash } from '../../api/queries';
@@ -26,7 +27,13 @@ interface LiftCardProps {
 }
 
 /** One lift, large: what, where from, where to, each with its picture. */
-export function LiftCard({ step: { thing, from, to }, place, stash, left, together }: LiftCardProps) {
+export const LiftCard = memo(function LiftCard({
+  step: { thing, from, to },
+  place,
+  stash,
+  left,
+  together,
+}: LiftCardProps) {
   const spotName = useSpotName();
   const room = useRoom(stash);
   const { units } = usePreferences().preferences;
@@ -75,7 +82,7 @@ export function LiftCard({ step: { thing, from, to }, place, stash, left, togeth
           ))}
     </View>
   );
-}
+});
 
 /** "These 12 go from A Pad rack to B Tray: carry them together." Or the tray as it is, where most of it goes that way. */
 function sayTogether(

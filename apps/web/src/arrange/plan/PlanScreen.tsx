@@ -1,11 +1,11 @@
 import { goesOf } from '@red-shelf/core';
 import { spotsOf, planOf } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { order, routes } from '../../api/client';
 import { useContents } from '../../api/contents';
-import { recordsOf, usePreferences, useRecords, useStash } from '../../api/queries';
+import { recordsOf, usePreferences, useRecords, useStash, useStashLater } from '../../api/queries';
 import { useSpotName } from '../../api/spotName';
 import { useChange } from '../../api/useChange';
 import { paperOf } from '../../copy/measure';
@@ -30,7 +30,9 @@ import { useCarrying } from './usePlan';
 /** A plan carried out lift by lift: each large, with where from and where to; stopped and gone on with at any time. */
 export function PlanScreen() {
   const { plan: id } = useLocalSearchParams<{ plan?: string }>();
-  const { stash: whole, error } = useStash();
+  const { error } = useStash();
+  // A lift is written down first, and shows a frame later: both together would take long where there are thousands.
+  const whole = useStashLater();
   // The frame shows first; what thousands of lifts need is made ready after it.
   const stash = useGradually(1) > 0 ? whole : undefined;
   const { data: records } = useRecords();
@@ -63,6 +65,7 @@ export function PlanScreen() {
   const ready = steps.filter((step) => !later.includes(step.thing.lot.id) && !isTaken(step));
   // What was put off comes when nothing else is left.
   const now = ready[0] ?? steps[0];
+  const place = useMemo(() => (now && carrying?.placesOf([now])[0]) ?? null, [now, carrying]);
   /** What is carried over with it, itself among it. */
   const go = goesOf(ready)[0] ?? [];
   const putOff = (): void => {
@@ -93,7 +96,7 @@ export function PlanScreen() {
         <>
           <LiftCard
             step={now}
-            place={carrying.placesOf([now])[0] ?? null}
+            place={place}
             stash={stash}
             left={steps.length}
             together={go.length}

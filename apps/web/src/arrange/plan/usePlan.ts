@@ -23,6 +23,17 @@ const real = (spot: PlaceSpot): PlaceSpot | null =>
 const thingsOf = (stash: Stash): ReadonlyMap<string, Living> =>
   new Map(stash.all.flatMap((supply) => supply.holdings.map((lot) => [lot.id, { supply, lot }] as const)));
 
+const asked = new WeakMap<Living['lot'], TodoQuestion['lots'][number]>();
+/** What a question says of a lot; made once for a state of it. */
+function lotOf({ supply, lot }: Living): TodoQuestion['lots'][number] {
+  const known = asked.get(lot);
+  if (known) return known;
+  const { id, as, left, items, sizeUm } = lot;
+  const made = { id, as, left, items, sizeUm, supplyId: supply.id };
+  asked.set(lot, made);
+  return made;
+}
+
 /** Where a plan wants things, as far as such a spot is there still; and what lost its place. */
 function wantedIn(body: PlanBody, { wall }: Stash) {
   const units = new Map(wall.units.map((unit) => [unit.id, unit]));
@@ -50,7 +61,7 @@ function questionOf(
   for (const [id, spot] of target) {
     const thing = things.get(id);
     if (!thing) continue;
-    if (spot && spot.cell !== null) lots.push({ ...thing.lot, supplyId: thing.supply.id });
+    if (spot && spot.cell !== null) lots.push(lotOf(thing));
     for (const each of [spot, thing.lot.spot]) {
       if (!each || each.cell !== null) continue;
       const left = free.get(each.unitId) ?? room.freeIn(each.unitId);
