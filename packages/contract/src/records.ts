@@ -171,6 +171,9 @@ export const hushBody = z.object({
 export const NUDGES = ['due', 'forgotten', 'caps', 'partners', 'unused', 'seasons', 'misfits'] as const;
 export type Nudge = (typeof NUDGES)[number];
 
+/** A limit of a size, µm. */
+const upTo = z.int().min(1).max(10_000_000);
+
 export const preferencesBody = z.object({
   sort: z.literal('preferences'),
   familyOrder: z.array(z.enum(STRETCHES)).max(STRETCHES.length),
@@ -201,6 +204,12 @@ export const preferencesBody = z.object({
   trimmerUm: z.int().min(10_000).max(5_000_000).default(310_000),
   /** What is left of a cut is kept from this shorter side on, µm. */
   keepFromUm: z.int().min(0).max(1_000_000).default(25_000),
+  /** Up to which a scrap is small or of card size, and a remnant short or of middle length, µm. */
+  scrapLimits: z
+    .object({ smallToUm: upTo, cardToUm: upTo, shortToUm: upTo, middleToUm: upTo })
+    .refine(({ smallToUm, cardToUm }) => smallToUm <= cardToUm, 'Small ends before card size does.')
+    .refine(({ shortToUm, middleToUm }) => shortToUm <= middleToUm, 'Short ends before middle length does.')
+    .optional(),
   /** Tools a person has and does not list. */
   tools: z.array(z.enum(KIT_TOOLS)).default([]),
   /** Sizes the person cuts often. */

@@ -372,7 +372,7 @@ export type {
   WantedPanel,
 } from './bench/cut/types';
 export { readySizes, type ReadySize, type ReadyWhat } from './bench/readySizes';
-export { isWorthKeeping, nearScraps, toCut, type ToCut } from './bench/toCut';
+export { isCutToSize, isWorthKeeping, nearScraps, toCut, type ToCut } from './bench/toCut';
 export { pocketsFor } from './bench/pocket';
 export { doubles, type DoubleRow } from './gaps/doubles';
 export { missingColours, type HoleRow, type KnownRange, type RangeRow } from './gaps/missingColours';
@@ -394,8 +394,10 @@ export {
   SCRAP_CLASSES,
   scrapClass,
   scrapsFor,
+  remainsOf,
   scrapsIn,
   type ScrapClass,
+  type ScrapLimits,
   type ScrapLot,
 } from './bench/scraps';
 export { KIT_TOOLS, usualKit, type KitNeed, type KitTool } from './bench/usualKit';

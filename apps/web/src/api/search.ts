@@ -9,7 +9,7 @@ import {
 } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import type { Addresses } from './where';
-import { sayLotSort } from '../copy/lots';
+import { partsName } from '../copy/parts';
 
 interface Prepared {
   readonly said: string;
@@ -28,7 +28,7 @@ function prepare(
   const said = [...addresses, '', ...keptFor].join('\n');
   const known = prepared.get(supply);
   if (known?.said === said && known.purposes === purposes) return known.thing;
-  const others = supply.holdings.flatMap(({ as }) => (as === 'whole' ? [] : [sayLotSort(as)]));
+  const others = supply.holdings.flatMap(({ as }) => (as === 'whole' ? [] : [partsName(as, supply.kind)]));
   const also = [...meaningsOf(supply.facts, purposes), ...others];
   const thing = searchable(supply, { ...supply, addresses, also, keptFor });
   prepared.set(supply, { said, purposes, thing });

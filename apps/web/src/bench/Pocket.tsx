@@ -5,6 +5,7 @@ import { freeIn, useContents } from '../api/contents';
 import { usePreferences, type Stash } from '../api/queries';
 import { sayReady } from '../copy/cut';
 import { unitTitle } from '../copy/supply';
+import { manyParts } from '../copy/parts';
 import { many } from '../copy/words';
 import { space } from '../theme/tokens';
 import { Note } from '../ui/Note';
@@ -18,6 +19,7 @@ interface PocketProps {
 /** From here on one looks for what can go, share of its length. */
 const FULL_FROM = 0.85;
 const SUGGESTED = 3;
+const NOTHING = { slivers: 0, cuts: [] } as const;
 
 /** How full a pocket of scraps is; where it overflows, what could be cut from what is in it, and what is too small to keep. */
 export function Pocket({ unit, stash, scraps }: PocketProps) {
@@ -31,7 +33,9 @@ export function Pocket({ unit, stash, scraps }: PocketProps) {
       .map((size) => ({ ...size, name: sayReady(size) })),
     ...ownSizes,
   ];
-  const { slivers, cuts } = clearing(scraps, sizes, keepFromUm);
+  const kind = scraps[0]?.supply.kind ?? 'cardstock';
+  // Nothing is cut to size from ribbon, and none of it is a sliver.
+  const { slivers, cuts } = kind === 'ribbon' ? NOTHING : clearing(scraps, sizes, keepFromUm);
   const full = share !== null && share >= FULL_FROM;
   return (
     <View role="region" aria-label={`How full ${unit.name} is`} style={styles.part}>
@@ -46,14 +50,14 @@ export function Pocket({ unit, stash, scraps }: PocketProps) {
               ? `It ${share > 1 ? 'overflows' : 'is all but full'}: use its small ones first, give some away, or cut from them.`
               : '',
             slivers > 0
-              ? `${many(slivers, 'scrap')} in it ${slivers === 1 ? 'is' : 'are'} below your own limit: bin or give away.`
+              ? `${manyParts(slivers, 'scrap', kind)} in it ${slivers === 1 ? 'is' : 'are'} below your own limit: bin or give away.`
               : '',
             ...(full
               ? cuts
                   .slice(0, SUGGESTED)
                   .map(
                     ({ size, pieces, from }) =>
-                      `${many(pieces, size.name, size.name)} come out of ${many(from, 'scrap')}.`,
+                      `${many(pieces, size.name, size.name)} come out of ${manyParts(from, 'scrap', kind)}.`,
                   )
               : []),
           ]

@@ -13,6 +13,8 @@ import { format } from 'date-fns/format';
 import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
 import { parseISO } from 'date-fns/parseISO';
 import { sayPrice } from './measure';
+import { manyParts } from './parts';
+import { many } from './words';
 
 /** "last used 3 days ago", or that it never was. */
 export const sayLastUsed = ({ stock }: SupplyView): string =>
@@ -39,16 +41,6 @@ function amount(n: number, form: FormDefinition, act: LedgerView['act']): string
   return String(n);
 }
 
-const PART_NAMES = { pack: 'packs', base: 'cut bases', scrap: 'scraps' } as const;
-const ONE_PART = { pack: 'pack', base: 'cut base', scrap: 'scrap' } as const;
-
-/** "2 packs · 14 cut bases · 3 scraps", or null where there are none. */
-export const sayParts = ({ stock }: SupplyView): string | null =>
-  PARTS.flatMap((part) => {
-    const n = stock.parts[part] ?? 0;
-    return n > 0 ? [`${n} ${(n === 1 ? ONE_PART : PART_NAMES)[part]}`] : [];
-  }).join(' · ') || null;
-
 const day = (at: string): string => format(parseISO(at), 'd MMM yyyy');
 /** An act that was told more than this later than it was done says so. */
 const LATE_MS = 3_600_000;
@@ -69,12 +61,12 @@ export function sayEntry(
 }
 
 const some = (n: number, of: LotAs, form: FormDefinition, act: LedgerView['act']): string =>
-  of === 'whole' ? amount(n, form, act) : `${n} ${(n === 1 ? ONE_PART : PART_NAMES)[of]}`;
+  of === 'whole' ? amount(n, form, act) : manyParts(n, of, form.kind);
 
 function sayAct(entry: LedgerView, form: FormDefinition): string {
   switch (entry.act) {
     case 'count': {
-      if (entry.of !== 'whole') return `counted ${entry.left} ${PART_NAMES[entry.of]}`;
+      if (entry.of !== 'whole') return `counted ${manyParts(entry.left, entry.of, form.kind)}`;
       const missing = entry.unlogged
         ? `, ${amount(entry.unlogged, form, 'count')} used that nobody noted`
         : '';
@@ -93,12 +85,23 @@ function sayAct(entry: LedgerView, form: FormDefinition): string {
     case 'open':
       return `opened ${entry.packs} ${entry.packs === 1 ? 'pack' : 'packs'}: ${entry.sheets} sheets`;
     case 'cut':
-      return `cut ${entry.fromScraps ? some(entry.fromScraps, 'scrap', form, entry.act) : entry.sheets} into ${entry.bases} bases and ${entry.scraps} scraps${sayFor(entry)}`;
+      return `${sayCut(entry, form)}${sayFor(entry)}`;
     case 'move':
       return '';
     case 'undo':
       return 'took an earlier entry back';
   }
+}
+
+/** "cut 2 into 4 bases and 1 scraps"; of ribbon and stickers what was cut off, and what of it is kept. */
+function sayCut(entry: Extract<LedgerView, { act: 'cut' }>, form: FormDefinition): string {
+  const { sheets, bases, scraps, fromScraps } = entry;
+  const from = fromScraps ? manyParts(fromScraps, 'scrap', form.kind) : null;
+  if (form.parts?.includes('base')) return `cut ${from ?? sheets} into ${bases} bases and ${scraps} scraps`;
+  const kept = scraps > 0 ? `, ${manyParts(scraps, 'scrap', form.kind)} kept` : '';
+  return form.counting === 'length'
+    ? `cut ${from ?? `${amount(sheets, form, 'cut')} off`}${kept}`
+    : `began ${from ?? many(sheets, 'sheet')}${kept}`;
 }
 
 /** What it was kept for. */

@@ -1,17 +1,25 @@
-import { LEVELS, type FormDefinition, type Level, type OpeningCount, type Part } from '@red-shelf/core';
+import {
+  LEVELS,
+  type FormDefinition,
+  type Kind,
+  type Level,
+  type OpeningCount,
+  type Part,
+} from '@red-shelf/core';
 import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
+import { partsName } from '../copy/parts';
 import { space } from '../theme/tokens';
 import { Field } from '../ui/Field';
 import { AMOUNT_LABEL, readAmount } from './amount';
 import { LevelChoice } from './LevelChoice';
 
-export const PART_LABEL: Readonly<Record<Part, string>> = {
-  pack: 'Unopened packs',
-  base: 'Cut bases',
-  scrap: 'Scraps',
-};
+/** "Unopened packs", "Scraps", "Remnants": what a part is called before a count of it. */
+export function partLabel(part: Part, kind: Kind): string {
+  const name = partsName(part, kind);
+  return name.charAt(0).toUpperCase() + name.slice(1);
+}
 
 /** How many of a thing, as typed: the amount, how full the open one is, and for card its packs, bases and scraps. */
 export interface CountSaid {
@@ -38,7 +46,7 @@ export const countSaid = (form: FormDefinition) =>
       for (const part of form.parts ?? []) {
         const text = (typed[part] ?? '').trim();
         if (!/^\d{0,6}$/.test(text)) {
-          const message = `${PART_LABEL[part]}: “${text.slice(0, 40)}” is not a whole number.`;
+          const message = `${partLabel(part, form.kind)}: “${text.slice(0, 40)}” is not a whole number.`;
           context.addIssue({ code: 'custom', path: ['parts', part], message });
         } else if (Number(text) > 0) parts[part] = Number(text);
       }
@@ -68,7 +76,13 @@ export function CountFields({ control, set, form, onSubmit }: CountFieldsProps) 
       {form.parts && (
         <View style={styles.row}>
           {form.parts.map((part) => (
-            <Field key={part} control={control} name={`parts.${part}`} label={PART_LABEL[part]} numeric />
+            <Field
+              key={part}
+              control={control}
+              name={`parts.${part}`}
+              label={partLabel(part, form.kind)}
+              numeric
+            />
           ))}
         </View>
       )}

@@ -1,7 +1,7 @@
 import { changedLabels, labelPrint, slotLabels, type Labelled } from '@red-shelf/core';
 import type { SupplyView, UnitView } from '@red-shelf/contract';
 import type { Contents } from '../api/contents';
-import { sayLotSort } from '../copy/lots';
+import { partsName } from '../copy/parts';
 
 /** What is in a unit as its labels say it: the thing, and what of it where that is not the whole. */
 export const labelled = (contents: Contents): ((SupplyView & Labelled) | null)[] =>
@@ -9,7 +9,7 @@ export const labelled = (contents: Contents): ((SupplyView & Labelled) | null)[]
     (living) =>
       living && {
         ...living.supply,
-        ...(living.lot.as === 'whole' ? {} : { lot: sayLotSort(living.lot.as) }),
+        ...(living.lot.as === 'whole' ? {} : { lot: partsName(living.lot.as, living.supply.kind) }),
       },
   );
 

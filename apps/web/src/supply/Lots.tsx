@@ -77,7 +77,7 @@ function LotLine({ supply, lot, alone }: { supply: SupplyView; lot: HoldingView;
   const room = useRoom(stash);
   const unit = stash?.wall.units.find(({ id }) => id === lot.spot?.unitId);
   const answer = unit ? mayLive({ supply, lot }, { unit, cell: lot.spot?.cell ?? null }, room) : null;
-  const size = lot.sizeUm ? sayLotWhat(lot, preferences.units) : '';
+  const size = lot.sizeUm ? sayLotWhat(lot, supply.kind, preferences.units) : '';
   const said = [
     unit && unitTitle(unit),
     alone ? '' : size || sayLotAmount(supply, lot),

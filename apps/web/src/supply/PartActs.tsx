@@ -1,4 +1,4 @@
-import { formOf, PARTS, type Part } from '@red-shelf/core';
+import { formOf, isCutToSize, type Kind, type Part } from '@red-shelf/core';
 import { stockRequest, type StockRequestBody, type SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { useState } from 'react';
@@ -6,7 +6,7 @@ import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { order, routes } from '../api/client';
 import { useChange } from '../api/useChange';
-import { sayParts } from '../copy/history';
+import { onePart, sayNoParts, sayParts } from '../copy/parts';
 import { forgetAll, isBegun } from '../form/draft';
 import { into, typed, whole } from '../form/typed';
 import { useAsk } from '../form/useAsk';
@@ -15,16 +15,22 @@ import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
-import { PART_LABEL } from '../form/CountFields';
+import { partLabel } from '../form/CountFields';
+import { Remains } from './Remains';
 
-const ASKING = ['open', 'cut', 'count'] as const;
+const ASKING = ['open', 'cut', 'remains', 'count'] as const;
 type Asking = (typeof ASKING)[number];
+/** What the parts are beside. */
+const BESIDE: Partial<Record<Kind, string>> = {
+  ribbon: 'Beside the roll',
+  sticker: 'Beside the whole sheets',
+};
 const USUAL_PACK = 25;
 const MOST = 999_999;
 const nameOf = (supply: SupplyView, asking: Asking): string => `parts.${supply.id}.${asking}`;
 const countOf = (supply: SupplyView, part: Part): string => `${nameOf(supply, 'count')}.${part}`;
 
-/** Packs, cut bases and scraps of one card colour: open a pack, cut sheets, use a base or a scrap, count. */
+/** Packs, cut bases and scraps of one card colour, remnants of a ribbon, part sheets: open, cut, use one, count. */
 export function PartActs({
   supply,
   heldFor,
@@ -38,6 +44,7 @@ export function PartActs({
   const act = useChange((body: StockRequestBody) => order(routes.actOnSupply, { id: supply.id, body }));
   const { parts } = formOf(supply.kind, supply.form);
   if (!parts) return null;
+  const toSize = isCutToSize(supply);
   const { pack = 0, base = 0, scrap = 0 } = supply.stock.parts;
   const close = (): void => {
     if (asking) forgetAll(nameOf(supply, asking));
@@ -52,24 +59,34 @@ export function PartActs({
   };
   return (
     <View style={styles.box}>
-      <Txt look="quiet">Beside the full sheets: {sayParts(supply) ?? 'no packs, bases or scraps'}</Txt>
+      <Txt look="quiet">
+        {BESIDE[supply.kind] ?? 'Beside the full sheets'}: {sayParts(supply) ?? sayNoParts(supply)}
+      </Txt>
       <View style={styles.row}>
         {pack > 0 && <Button label="Open a pack" onPress={() => flip('open')} />}
-        {supply.stock.left > 0 && <Button label="Cut" onPress={() => flip('cut')} />}
-        {(supply.stock.left > 0 || scrap > 0) && (
+        {toSize && supply.stock.left > 0 && <Button label="Cut" onPress={() => flip('cut')} />}
+        {!toSize && supply.stock.left > 0 && (
+          <Button label={`Keep ${onePart('scrap', supply.kind)}`} onPress={() => flip('remains')} />
+        )}
+        {toSize && (supply.stock.left > 0 || scrap > 0) && (
           <Button
             label="Plan cuts"
             onPress={() => router.push({ pathname: '/bench/cut', params: { supply: supply.id } })}
           />
         )}
         {base > 0 && <Button label="Use a base" onPress={() => useOne('base')} />}
-        {scrap > 0 && <Button label="Use a scrap" onPress={() => useOne('scrap')} />}
+        {scrap > 0 && (
+          <Button label={`Use ${onePart('scrap', supply.kind)}`} onPress={() => useOne('scrap')} />
+        )}
         <Button label="Count these" onPress={() => flip('count')} />
       </View>
       {asking === 'open' && <Open supply={supply} busy={act.isPending} onWrite={write} />}
       {asking === 'cut' && <Cut supply={supply} busy={act.isPending} onWrite={write} />}
+      {asking === 'remains' && (
+        <Remains name={nameOf(supply, 'remains')} supply={supply} busy={act.isPending} onWrite={write} />
+      )}
       {asking === 'count' &&
-        PARTS.map((part) => (
+        parts.map((part) => (
           <CountPart key={part} part={part} supply={supply} busy={act.isPending} onWrite={write} />
         ))}
     </View>
@@ -145,10 +162,16 @@ function CountPart({ part, supply, busy, onWrite }: AskProps & { readonly part: 
   const submit = (): void => ask.submit(onWrite);
   return (
     <View style={styles.row}>
-      <Field control={ask.control} name="left" label={PART_LABEL[part]} numeric onSubmit={submit} />
+      <Field
+        control={ask.control}
+        name="left"
+        label={partLabel(part, supply.kind)}
+        numeric
+        onSubmit={submit}
+      />
       <Button
         label="Note it"
-        says={`Note the count of ${PART_LABEL[part].toLowerCase()}`}
+        says={`Note the count of ${partLabel(part, supply.kind).toLowerCase()}`}
         busy={busy}
         onPress={submit}
       />

@@ -43,7 +43,7 @@ beforeEach(() => localStorage.clear());
 test('a pack is opened into its sheets, and sheets are cut into bases and scraps', async () => {
   const sent = fakeServer({ 'POST /api/supplies/s1/ledger': answer });
   show(<PartActs heldFor={{}} supply={card} />);
-  expect(screen.getByText(/1 pack · 2 cut bases/)).toBeTruthy();
+  expect(screen.getByText(/1 unopened pack · 2 cut bases/)).toBeTruthy();
   press('Open a pack');
   press('Note it: opened');
   await waitFor(() => expect(sent[0]?.body).toEqual({ act: 'open', amount: 1, left: 24 }));

@@ -36,3 +36,30 @@ test('the smallest scrap that does is offered and used; what is too small to kee
   fireEvent.click(uses[0]!);
   await waitFor(() => expect(sent.at(-1)?.body).toEqual({ act: 'use', amount: 1, of: 'scrap', lotId: 'b' }));
 });
+
+test('a remnant that is long enough is used, and what stays of it is kept', async () => {
+  const ribbon = supply({ id: 'r1', kind: 'ribbon', form: 'spool', name: 'Moss Satin' });
+  const remnant = (id: string, cm: number) => ({ ...scrap(id, [1, cm], 1) });
+  const holdings = [...ribbon.holdings, remnant('short', 30), remnant('long', 90)];
+  const sent = fakeServer({
+    'GET /api/supplies': { supplies: [{ ...ribbon, holdings }] },
+    'GET /api/wall': { roomName: 'Attic', units: [unit({})] },
+    'POST /api/supplies/:id/ledger': { change: change({ kind: 'stock', name: 'Moss Satin', count: 1 }) },
+  });
+  show(<ScrapsScreen />);
+  fireEvent.click(await screen.findByRole('radio', { name: 'remnants' }));
+  expect(await screen.findByText(/1 of middle length, 1 long one/)).toBeTruthy();
+  fireEvent.click(screen.getByText(/kept from/));
+  fireEvent.change(screen.getByRole('textbox', { name: 'Small up to' }), { target: { value: '20 cm' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Keep these sizes' }));
+  expect(await screen.findByText('Small ends before card size does.')).toBeTruthy();
+  fireEvent.change(screen.getByRole('textbox', { name: 'How long' }), { target: { value: '50 cm' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Look for a remnant' }));
+  fireEvent.click(await screen.findByRole('button', { name: /^Use the remnant of Moss Satin/ }));
+  await waitFor(() =>
+    expect(sent.at(-1)?.body).toEqual({
+      ...{ act: 'cut', amount: 1, items: 0, left: 1, lotId: 'long' },
+      pieces: [{ as: 'scrap', items: 1, sizeUm: { widthUm: 16_000, heightUm: 400_000 } }],
+    }),
+  );
+});

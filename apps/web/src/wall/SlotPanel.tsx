@@ -121,7 +121,7 @@ function Occupied({ living: { supply, lot }, unit, slots, slot, stash }: Occupie
             : [],
         );
   const answer = mayLive({ supply, lot }, { unit, cell: lot.spot?.cell ?? null }, room);
-  const what = sayLotWhat(lot, preferences.units);
+  const what = sayLotWhat(lot, supply.kind, preferences.units);
   const wants = formOf(supply.kind, supply.form).orientation;
   const first = toReachIn(unit, slots, slot);
   const way = sayWay(wayTo(unit, stash.wall.all));

@@ -1,4 +1,4 @@
-import { clearing, piecesFrom, scrapClass, scrapsFor, scrapsIn } from './scraps';
+import { clearing, piecesFrom, remainsOf, scrapClass, scrapsFor, scrapsIn } from './scraps';
 
 const CM = 10_000;
 const size = (w: number, h: number) => ({ widthUm: w * CM, heightUm: h * CM });
@@ -8,14 +8,17 @@ const lot = (id: string, w: number, h: number, items = 1) => ({
 const card = (id: string, hex: string, ...holdings: ReturnType<typeof lot>[]) => ({
   ...{ id, hex, holdings, kind: 'cardstock' as const, form: 'sheet-12', facts: {} },
 });
-const limits = { keepFromUm: 25_000, smallToUm: 8 * CM, cardToUm: 15 * CM };
+const limits = {
+  ...{ keepFromUm: 25_000, smallToUm: 8 * CM, cardToUm: 15 * CM },
+  ...{ shortToUm: 30 * CM, middleToUm: 60 * CM },
+};
 
 test('the smallest scrap that does comes first, turned where it must be, of the colour wanted', () => {
   const green = card('green', '#2f7d3b', lot('a', 20, 15), lot('b', 6, 9), lot('c', 5, 5));
   const red = card('red', '#b01020', lot('d', 9, 6));
   const unsaid = card('x', '#b01020', { ...lot('e', 1, 1, 4), sizeUm: null as never });
   const { sized, unsized } = scrapsIn([green, red, unsaid]);
-  expect(unsized).toBe(4);
+  expect([...unsized]).toEqual([['cardstock', 4]]);
   const ids = (hex: string | null) => scrapsFor(size(8, 5), hex, sized).map((each) => each.lot.id);
   expect(ids(null)).toEqual(['b', 'd', 'a']);
   expect(ids('#2f7d3b')).toEqual(['b', 'a']);
@@ -46,4 +49,18 @@ test('a pocket that overflows says what could be cut from it, and what is too sm
     slivers: 5,
     cuts: [{ size: base, pieces: 11, from: 5 }],
   });
+});
+
+test('a remnant is as wide as its ribbon, and told by its length; of a begun sheet a share is left', () => {
+  const ribbon = { ...card('r', '#b01020'), kind: 'ribbon' as const, form: 'spool' };
+  const narrow = { ...ribbon, facts: { attributes: { width: 9_000 } } };
+  expect(remainsOf(narrow, { lengthUm: 40 * CM })).toEqual({ widthUm: 9_000, heightUm: 40 * CM });
+  expect(remainsOf(ribbon, { lengthUm: 40 * CM }).widthUm).toBe(16_000);
+  const classOf = (cm: number) =>
+    scrapClass({ supply: ribbon, lot: lot('l', 1, cm), sizeUm: size(1, cm) }, limits);
+  expect([classOf(20), classOf(45), classOf(90)]).toEqual(['short', 'middle', 'long']);
+  const stickers = { ...ribbon, kind: 'sticker' as const, form: 'sheet' };
+  const said = { ...stickers, facts: { attributes: { sheetWidth: 10 * CM, sheetHeight: 16 * CM } } };
+  expect(remainsOf(said, { share: 0.25 })).toEqual(size(10, 4));
+  expect(remainsOf(stickers, { share: 0.5 })).toEqual({ widthUm: 95_000, heightUm: 65_000 });
 });

@@ -80,7 +80,7 @@ test('kept by the shorter side', () => {
 test('a scrap goes where those of its card lie, else those of its family, and never to the bench', () => {
   const spot = (unitId: string, cell: number | null = null) => ({ unitId, cell, rank: 0 });
   const scraps = (id: string, group: string, at: ReturnType<typeof spot>, items = 1) => ({
-    ...{ id, group },
+    ...{ id, group, kind: 'cardstock' },
     holdings: [{ as: 'scrap', items, spot: at }],
   });
   const all = [
@@ -90,8 +90,10 @@ test('a scrap goes where those of its card lie, else those of its family, and ne
   ];
   const isPlace = (unitId: string): boolean => unitId !== 'hand';
   const at = (id: string, group: string) =>
-    pocketsFor({ id, group, holdings: [] }, all, isPlace).map(({ unitId }) => unitId);
+    pocketsFor({ id, kind: 'cardstock', group, holdings: [] }, all, isPlace).map(({ unitId }) => unitId);
   expect(at('new', 'green')).toEqual(['pocket', 'bin']);
   expect(at('c', 'green')).toEqual(['bin', 'pocket']);
   expect(at('new', 'blue')).toEqual(['bin', 'pocket']);
+  // Remnants do not go among card.
+  expect(pocketsFor({ id: 'r', kind: 'ribbon', group: 'green', holdings: [] }, all, isPlace)).toEqual([]);
 });

@@ -31,13 +31,17 @@ export function isFullStrip({ widthUm, heightUm }: FlatSize, sheet: FlatSize | n
   return long >= whole - NEARLY_UM && short <= narrow * STRIP;
 }
 
+/** Whether bases, panels and the like are cut from it: card, not ribbon. */
+export const isCutToSize = ({ kind, form }: Pick<Cuttable, 'kind' | 'form'>): boolean =>
+  formOf(kind, form).parts?.includes('base') === true;
+
 /**
  * What of a supply can be cut: its sheets, where their size is known, and its scraps whose size was said; strips of full
  * length only where they may be.
  */
 export function toCut(supply: Cuttable, strips: boolean): ToCut[] {
   // What is kept as bases and scraps of its own cannot be cut into more of them.
-  if (!formOf(supply.kind, supply.form).parts) return [];
+  if (!isCutToSize(supply)) return [];
   const sheet = sheetSizeOf(supply);
   return supply.holdings.flatMap((lot): ToCut[] => {
     const of = { id: lot.id, supplyId: supply.id };

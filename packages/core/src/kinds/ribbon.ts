@@ -36,6 +36,8 @@ const roll = {
   usualPurchase: 9_144_000,
   traits: ['fades'],
   avoid: ['stains', 'leaks'],
+  // Remnants, each of a length.
+  parts: ['scrap'],
 } as const;
 const spooled = {
   wants: 'any',

@@ -36,6 +36,8 @@ export const stickerForms = formsOf('sticker', [
     massG: 3,
     ...pieces,
     piles: { along: 'depthUm', eachUm: 250 },
+    // Sheets that were begun.
+    parts: ['scrap'],
   },
   {
     id: 'book',

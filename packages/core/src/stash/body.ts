@@ -90,6 +90,7 @@ export function bodyOf({ kind, form: formId, facts }: Bodied, lot: BodiedLot = {
   const form = formOf(kind, formId);
   const answered = answeredSize(form, facts.attributes ?? {});
   const cut = (lot.as === 'base' || lot.as === 'scrap') && lot.sizeUm;
+  if (cut && form.counting === 'length') return coilOf(lot.items ?? 1, cut, facts);
   const measured = facts.size !== undefined && !cut;
   const one = cut
     ? flat(form.envelope, cut.widthUm, cut.heightUm)
@@ -104,6 +105,19 @@ export function bodyOf({ kind, form: formId, facts }: Bodied, lot: BodiedLot = {
   const thick = Math.max(THINNEST_UM, Math.round(each * Math.max(1, count)));
   const single = piles.eachUm === undefined ? one : { ...one, [piles.along]: Math.max(THINNEST_UM, each) };
   return { one: single, all: { ...one, [piles.along]: thick }, massMg, from };
+}
+
+/** A remnant is wound up: so large across, and so deep, µm. */
+const COIL_UM = 40_000;
+/** Mass of a metre where nobody said, g. */
+const METRE_G = 4;
+function coilOf(items: number, { widthUm, heightUm }: FlatSize, facts: Facts): Body {
+  const { metreMass } = facts.attributes ?? {};
+  const metreMg = typeof metreMass === 'number' ? metreMass : METRE_G * 1000;
+  const one = { widthUm: COIL_UM, heightUm: COIL_UM, depthUm: Math.min(widthUm, heightUm) };
+  const metres = Math.max(widthUm, heightUm) / 1e6;
+  const all = { ...one, depthUm: one.depthUm * Math.max(1, items) };
+  return { one, all, massMg: Math.round(metreMg * metres * items), from: 'answers' };
 }
 
 /** How many things lie together in a lot: sheets of a packet, packets of packs, spools. */

@@ -182,6 +182,7 @@ test('refusals carry what was asked and what there is', () => {
   });
   expect(ribbon.ask({ act: 'refill' })).toBe('not_refillable');
   expect(ribbon.ask({ act: 'cut', amount: 1, items: 1, left: 0 })).toBe('no_such_part');
+  expect(ribbon.ask({ act: 'cut', amount: 700_000, items: 0, left: 1 })).toBe('more_than_left');
   expect(ribbon.ask({ act: 'use', amount: 1, lotId: 'nobody' })).toBe('no_such_lot');
   const pads = new Shelf(pad);
   expect(pads.ask({ act: 'refill' })).toBe('nothing_to_refill');

@@ -261,14 +261,17 @@ class Plan {
   }
 
   cut({ amount, items, left, baseSize, scrapSize, pieces, lotId, project }: CutRequest) {
-    if (!this.form.parts) return refuse('no_such_part');
+    const bySize = pieces && oneEach(pieces);
+    const count = (as: LotAs, given: number): number =>
+      bySize ? bySize.reduce((sum, piece) => sum + (piece.as === as ? piece.items : 0), 0) : given;
+    const made = { base: count('base', items), scrap: count('scrap', left) };
+    // Of ribbon remnants are kept, but no bases are made.
+    if (!this.form.parts || CUT_INTO.some((as) => made[as] > 0 && !this.keeps(as)))
+      return refuse('no_such_part');
     const taken = this.take({ lotId }, amount, 'use');
     if ('code' in taken) return taken;
     const gains = (of: LotAs, count: number, sizeUm: FlatSize | undefined): Posting[] =>
       count > 0 ? [by(this.gainer({ of, sizeUm }).id, count, 0)] : [];
-    const bySize = pieces && oneEach(pieces);
-    const count = (as: LotAs, given: number): number =>
-      bySize ? bySize.reduce((sum, piece) => sum + (piece.as === as ? piece.items : 0), 0) : given;
     const postings = [
       ...taken.postings,
       ...(bySize
@@ -281,8 +284,8 @@ class Plan {
         act: 'cut',
         sheets: whole ? amount : 0,
         ...(whole ? {} : { fromScraps: amount }),
-        bases: count('base', items),
-        scraps: count('scrap', left),
+        bases: made.base,
+        scraps: made.scrap,
         ...(baseSize ? { baseSize } : {}),
         ...(scrapSize ? { scrapSize } : {}),
         ...(bySize ? { pieces: bySize } : {}),
@@ -293,6 +296,7 @@ class Plan {
   }
 }
 
+const CUT_INTO = ['base', 'scrap'] as const;
 type CutRequest = Extract<StockRequest, { act: 'cut' }>;
 
 const by = (holdingId: string, items: number, left: number): Posting => ({

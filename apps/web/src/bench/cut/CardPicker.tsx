@@ -1,4 +1,4 @@
-import { formOf } from '@red-shelf/core';
+import { isCutToSize } from '@red-shelf/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Stash } from '../../api/queries';
@@ -21,7 +21,7 @@ export function CardPicker({ stash, chosen, onPick }: CardPickerProps) {
   const [query, setQuery] = useState('');
   const where = useWhere(stash);
   const found = (useFound(stash, query) ?? []).filter(
-    ({ id, kind, form }) => !chosen.has(id) && formOf(kind, form).parts !== undefined,
+    (supply) => !chosen.has(supply.id) && isCutToSize(supply),
   );
   return (
     <View style={styles.box} role="region" aria-label="Another card">

@@ -1,4 +1,4 @@
-import { formOf } from '@red-shelf/core';
+import { isCutToSize } from '@red-shelf/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useStash } from '../../api/queries';
 import { words } from '../../copy/words';
@@ -20,7 +20,7 @@ export function CutScreen() {
   if (!stash) return <Waiting error={error} />;
   const known = (begun?.cards ?? []).filter(({ supplyId }) => stash.byId.get(supplyId));
   const one = asked ? stash.byId.get(asked) : undefined;
-  const isNew = one && formOf(one.kind, one.form).parts !== undefined;
+  const isNew = one && isCutToSize(one);
   const cards =
     isNew && known.every(({ supplyId }) => supplyId !== one.id) ? [newCard(one.id), ...known] : known;
   const keep = (next: readonly CardChoice[]): void => setBegun({ cards: [...next] });
