@@ -90,12 +90,14 @@ test('a project from its palette to what is put away: colours from a file, a nee
   await page.goto(`${room.url}/bench`);
   const out = page.getByRole('region', { name: 'Out now' });
   await out.getByRole('button', { name: `Say what was used of ${sheet.name}` }).click();
-  await page.getByRole('button', { name: 'Cut', exact: true }).click();
-  await page.getByRole('button', { name: /^Note it: cut/ }).click();
+  const used = out.getByRole('form', { name: `What was used of ${sheet.name}` });
+  await used.getByRole('textbox', { name: `A piece of ${sheet.name} that stays` }).fill('11 × 6 cm');
+  await expect(used.getByText('Worth keeping as a scrap.')).toBeVisible();
+  await used.getByRole('button', { name: `Note what was used of ${sheet.name}` }).click();
   await expect
     .poll(async () => (await read(page, room.url, sheet.id)).stock.left)
     .toBeLessThan(before.stock.left);
-  await page.goto(`${room.url}/bench`);
+  await expect(out.getByText(/^1 scrap of 110 × 60 mm without a place: /)).toBeVisible();
   await out.getByRole('button', { name: `Put ${sheet.name} back` }).click();
   await expect(out.getByRole('link', { name: sheet.name, exact: true })).toHaveCount(0);
 });

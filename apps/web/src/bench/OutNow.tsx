@@ -4,6 +4,7 @@ import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
 import { isToday } from 'date-fns/isToday';
 import { parseISO } from 'date-fns/parseISO';
 import { router } from 'expo-router';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { order, routes } from '../api/client';
 import type { Stash } from '../api/queries';
@@ -11,12 +12,16 @@ import { useSpotName } from '../api/spotName';
 import { useChange } from '../api/useChange';
 import { sayLotAmount } from '../copy/lots';
 import { many } from '../copy/words';
+import { forgetAll, isBegun } from '../form/draft';
+import { useHeldFor } from '../row/HeldForChoice';
 import { ReasonRow } from '../row/ReasonRow';
 import { colour, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
+import { NewScraps } from './cut/NewScraps';
 import { SetCount } from './SetCount';
+import { UsedAsk } from './UsedAsk';
 import { togetherBack, useOut, type Out } from './useOut';
 
 /** From this hour on the day's work is put away. */
@@ -65,7 +70,12 @@ export function OutNow({ stash }: { readonly stash: Stash }) {
       {out.length > 0 && (
         <View role="list" style={styles.list}>
           {out.map((each) => (
-            <OutRow key={each.lot.id} out={each} onBack={() => putBack.mutate(togetherBack([each]))} />
+            <OutRow
+              key={each.lot.id}
+              out={each}
+              stash={stash}
+              onBack={() => putBack.mutate(togetherBack([each]))}
+            />
           ))}
         </View>
       )}
@@ -86,14 +96,20 @@ export function OutNow({ stash }: { readonly stash: Stash }) {
 /** One thing in hand: what was used of it, and back with it. */
 function OutRow({
   out: { supply, lot, since, back },
+  stash,
   onBack,
 }: {
   readonly out: Out;
+  readonly stash: Stash;
   readonly onBack: () => void;
 }) {
   const spotName = useSpotName();
+  const [asking, setAsking] = useState(() => isBegun(`used.${lot.id}`));
   const { counting } = formOf(supply.kind, supply.form);
-  const use = useChange(() => order(routes.actOnSupply, { id: supply.id, body: { act: 'use', amount: 1 } }));
+  const heldFor = useHeldFor(supply, true);
+  const use = useChange(() =>
+    order(routes.actOnSupply, { id: supply.id, body: { act: 'use', amount: 1, ...heldFor.said } }),
+  );
   const name = back ? spotName({ ...back, rank: 0 }) : '';
   return (
     <ReasonRow
@@ -110,9 +126,21 @@ function OutRow({
         <Button
           label="Used…"
           says={`Say what was used of ${supply.name}`}
-          onPress={() => router.push({ pathname: '/stash', params: { supply: supply.id, act: 'use' } })}
+          onPress={() => setAsking(!asking)}
         />
       )}
+      {asking && (
+        <UsedAsk
+          supply={supply}
+          lot={lot}
+          onDone={() => {
+            forgetAll(`used.${lot.id}`);
+            setAsking(false);
+          }}
+        />
+      )}
+      {/* What was cut off it goes into a pocket. */}
+      <NewScraps supply={supply} stash={stash} />
       <SetCount supply={supply} />
       {back ? (
         <Button

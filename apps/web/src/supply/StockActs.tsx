@@ -12,7 +12,7 @@ import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { ACT_NAMES, AmountAsk, askName, type ActName } from './AmountAsk';
-import { HeldForChoice, useHeldFor } from './HeldForChoice';
+import { HeldForChoice, useHeldFor } from '../row/HeldForChoice';
 import { PartActs } from './PartActs';
 import { bottlesFor, isWeighed, RefillAsk } from './RefillAsk';
 

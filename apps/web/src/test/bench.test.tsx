@@ -50,6 +50,65 @@ test('what is out says since when, goes back to where it stood, and what was use
   expect(sent[1]?.body).toMatchObject({ moves: [{ id: lotId, place: { unitId: 'u1', cell: 2 } }] });
 });
 
+test.each([
+  // What stays of card is kept above the person's own limit, and binned below it; either can be turned round.
+  [
+    'cardstock',
+    'sheet-12',
+    '2',
+    '11 x 6 cm',
+    null,
+    { act: 'cut', amount: 2, pieces: [{ sizeUm: { widthUm: 110_000, heightUm: 60_000 } }] },
+  ],
+  ['cardstock', 'sheet-12', '2', '11 x 1 cm', null, { act: 'use', amount: 2 }],
+  ['cardstock', 'sheet-12', '2', '11 x 1 cm', 'keep it all the same', { act: 'cut', amount: 2 }],
+  ['ribbon', 'spool', '80 cm', '', null, { act: 'use', amount: 800_000 }],
+  [
+    'ribbon',
+    'spool',
+    '80 cm',
+    '30 cm',
+    null,
+    { act: 'cut', amount: 1_100_000, pieces: [{ sizeUm: { heightUm: 300_000 } }] },
+  ],
+  [
+    'sticker',
+    'sheet',
+    '1',
+    null,
+    'half left',
+    { act: 'cut', amount: 1, pieces: [{ sizeUm: { widthUm: 95_000, heightUm: 65_000 } }] },
+  ],
+] as const)('of a %s %s: %s used, %s stays', async (kind, form, used, stays, chip, sentBody) => {
+  const thing = supply({ id: 's9', name: 'Fern', kind, form, place: { unitId: 'hand', slot: null } });
+  const sent = fakeServer({
+    'GET /api/supplies': { order: '', supplies: [thing] },
+    'GET /api/wall': { roomName: 'Room', units: [unit()] },
+    'GET /api/records': { records: [] },
+    'GET /api/bench': { out: [] },
+    'POST /api/supplies/s9/ledger': { supply: thing, change: change() },
+  });
+  show(<BenchScreen />);
+  fireEvent.click(await screen.findByRole('button', { name: 'Say what was used of Fern' }));
+  const ask = within(screen.getByRole('form', { name: 'What was used of Fern' }));
+  fireEvent.change(ask.getByRole('textbox', { name: 'How much was used of Fern' }), {
+    target: { value: 'some' },
+  });
+  fireEvent.click(ask.getByRole('button', { name: 'Note what was used of Fern' }));
+  expect(await ask.findByText(/cannot be read/)).toBeTruthy();
+  fireEvent.change(ask.getByRole('textbox', { name: 'How much was used of Fern' }), {
+    target: { value: used },
+  });
+  if (stays !== null)
+    fireEvent.change(ask.getByRole('textbox', { name: 'A piece of Fern that stays' }), {
+      target: { value: stays },
+    });
+  if (chip) fireEvent.click(await ask.findByText(chip));
+  fireEvent.click(ask.getByRole('button', { name: 'Note what was used of Fern' }));
+  await waitFor(() => expect(sent).toHaveLength(1));
+  expect(sent[0]?.body).toMatchObject(sentBody);
+});
+
 test('a set is counted before it goes back, and what is missing is kept as missing', async () => {
   const set = supply({
     ...{ id: 's9', name: 'Otter stamps', kind: 'companion', form: 'stamp' },

@@ -8,8 +8,8 @@ import { useSpotName } from '../../api/spotName';
 import { useChange } from '../../api/useChange';
 import { saySize } from '../../copy/cut';
 import type { Units } from '../../copy/measure';
+import { manyParts } from '../../copy/parts';
 import { unitTitle } from '../../copy/supply';
-import { many } from '../../copy/words';
 import { Button } from '../../ui/Button';
 import { Note } from '../../ui/Note';
 import { Txt } from '../../ui/Txt';
@@ -64,12 +64,12 @@ export function NewScraps({ supply, stash }: NewScrapsProps) {
       {placed.map(({ lot, to }) => (
         <Txt
           key={lot.id}
-        >{`${sayScraps(lot, measures)} without a place: ${sayPlace(to)} takes ${lot.items === 1 ? 'it' : 'them'}.`}</Txt>
+        >{`${sayScraps(supply, lot, measures)} without a place: ${sayPlace(to)} takes ${lot.items === 1 ? 'it' : 'them'}.`}</Txt>
       ))}
       {left.map((lot) => (
         <Txt
           key={lot.id}
-        >{`${sayScraps(lot, measures)} without a place: too large for the pockets there are.`}</Txt>
+        >{`${sayScraps(supply, lot, measures)} without a place: too large for the pockets there are.`}</Txt>
       ))}
       {placed.length > 0 && (
         <View style={styles.row}>
@@ -84,7 +84,7 @@ export function NewScraps({ supply, stash }: NewScrapsProps) {
   );
 }
 
-const sayScraps = ({ items, sizeUm }: HoldingView, units: Units): string =>
-  `${many(items, 'scrap')}${sizeUm ? ` of ${saySize(sizeUm, units)}` : ''}`;
+const sayScraps = ({ kind }: SupplyView, { items, sizeUm }: HoldingView, units: Units): string =>
+  `${manyParts(items, 'scrap', kind)}${sizeUm ? ` of ${saySize(sizeUm, units)}` : ''}`;
 
 const styles = StyleSheet.create({ row: { flexDirection: 'row' } });

@@ -23,13 +23,16 @@ export interface HeldForAsked {
   readonly said: { readonly heldFor?: string };
 }
 
-/** What a supply is about to be used for, where some of it is kept for something. With nothing free it is the first of those. */
-export function useHeldFor(supply: SupplyView): HeldForAsked {
+/**
+ * What a supply is about to be used for, where some of it is kept for something: the first of those where nothing is free, and where it
+ * is out on the bench already.
+ */
+export function useHeldFor(supply: SupplyView, isOut = false): HeldForAsked {
   const held = useHeld(supply.id);
   const { stock } = supply;
   const [picked, setPicked] = useState<string | null | undefined>(undefined);
   const options = held.map((each) => ({ id: each.id, name: sayHolder(each) }));
-  const usual = freeOf(stock.left, held) === 0 ? (options[0]?.id ?? null) : null;
+  const usual = isOut || freeOf(stock.left, held) === 0 ? (options[0]?.id ?? null) : null;
   const known = picked === undefined || picked === null || options.some(({ id }) => id === picked);
   const chosen = picked === undefined || !known ? usual : picked;
   return { options, chosen, choose: setPicked, said: chosen === null ? {} : { heldFor: chosen } };
