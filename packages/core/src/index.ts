@@ -372,6 +372,7 @@ export type {
   WantedPanel,
 } from './bench/cut/types';
 export { readySizes, type ReadySize, type ReadyWhat } from './bench/readySizes';
+export { cutAlready, madeFor } from './bench/made';
 export { isCutToSize, isWorthKeeping, nearScraps, toCut, type ToCut } from './bench/toCut';
 export { pocketsFor } from './bench/pocket';
 export { doubles, type DoubleRow } from './gaps/doubles';

@@ -45,10 +45,13 @@ export const livesIn = (supply: SupplyView, unitId: string | null | undefined): 
 /** Whether any of it has a place, or is out on the bench. */
 export const hasPlace = ({ holdings }: SupplyView): boolean => holdings.some(({ spot }) => spot !== null);
 
+/** Where what is in hand is. */
+export const BENCH = 'bench';
+
 /** Every place something of a supply is, as printed on labels, the main one first. */
 export function addressesOf(supply: SupplyView, unitById: ReadonlyMap<string, UnitView>): string[] {
   const said = placedLots(supply.holdings).flatMap(({ spot }) => {
-    if (spot?.unitId === HAND_ID) return ['bench'];
+    if (spot?.unitId === HAND_ID) return [BENCH];
     const unit = unitById.get(spot?.unitId ?? '');
     return unit && spot ? [addressIn(unit, spot.cell)] : [];
   });

@@ -6,7 +6,8 @@ import {
   type UnitView,
 } from '@red-shelf/contract';
 import { useMemo } from 'react';
-import { addressesOf } from './contents';
+import { awayIn } from './away';
+import { addressesOf, BENCH } from './contents';
 import { recordsOf, usePreferences, useRecords, type Stash } from './queries';
 
 /** Says where a thing lives: the addresses of its places, else the drawer it was given, else null. */
@@ -19,6 +20,7 @@ export function makeAddresses(
   units: readonly UnitView[],
   plans: readonly DrawersBody[],
   preferences: Preferences,
+  away: ReadonlyMap<string, string> = new Map(),
 ): Addresses {
   // A plan for one form goes before one for its whole kind.
   const drawersOf = [...plans]
@@ -26,7 +28,10 @@ export function makeAddresses(
     .map((plan) => planDrawerOf(plan, supplies, preferences));
   const unitById = new Map(units.map((unit) => [unit.id, unit]));
   return (supply) => {
-    const addresses = addressesOf(supply, unitById);
+    const gone = away.get(supply.id);
+    const here = addressesOf(supply, unitById);
+    // What is packed is on the bench no more; what is out has its place still.
+    const addresses = gone ? [...here.filter((each) => each !== BENCH), gone] : here;
     if (addresses.length > 0) return addresses;
     for (const drawerOf of drawersOf) {
       const drawer = drawerOf(supply);
@@ -55,6 +60,7 @@ export function useAddresses(stash: Stash | undefined): Addresses {
         stash?.wall.units ?? [],
         recordsOf(data, 'drawers').map(({ body }) => body),
         preferences,
+        awayIn(data),
       ),
     [stash, data, preferences],
   );

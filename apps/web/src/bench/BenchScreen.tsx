@@ -28,7 +28,7 @@ export function BenchScreen() {
           <RowLink
             key={group.id}
             title={`${WHAT[group.body.what]} “${group.body.name}”`}
-            detail={`${many(group.body.members.length, 'thing')}, ${group.body.awaySince ? `${group.body.away?.length ?? 0} still out` : sayAge(group)}`}
+            detail={`${many(group.body.members.length, 'thing')}, ${group.body.awaySince ? `${group.body.away?.length ?? 0} ${group.body.what === 'project' ? 'in its envelope' : 'still out'}` : sayAge(group)}`}
             onPress={() => router.push({ pathname: '/bench/kits', params: { group: group.id } })}
           />
         ))}

@@ -18,11 +18,13 @@ import { Dissolve } from './Dissolve';
 import { GroupFacts } from './GroupFacts';
 import { firstAmount, KitMember } from './KitMember';
 import { MemberPicker } from './MemberPicker';
+import { Envelope } from './project/Envelope';
 import { Makes } from './project/Makes';
 import { Needs } from './project/Needs';
 import { Palette } from './project/Palette';
 import { PullPart } from './PullPart';
 import { AllThere, isWhole, Whole } from './Whole';
+import { MadeAlready } from '../judge/MadeAlready';
 import { useWhere, type Where } from '../api/where';
 import { ReasonRow } from '../row/ReasonRow';
 import { sayStock, sayWhat } from '../copy/supply';
@@ -111,6 +113,16 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
           <Needs groupId={group.id} body={body} stash={stash} onKeep={keep.mutateAsync} />
         </>
       )}
+      {project && !body.dissolvedOn && (
+        <>
+          <MadeAlready
+            job={`${body.name} ${body.note}`}
+            taken={body.members.map(({ supplyId }) => supplyId)}
+            onTake={(id) => flip('members', id)}
+          />
+          <Envelope body={body} members={members} onKeep={(next) => keep.mutate(next)} />
+        </>
+      )}
       <Members title="In it" supplies={members} where={where} of={kitRow} />
       {isWhole(body) && <AllThere body={body} members={members} onKeep={(next) => keep.mutate(next)} />}
       <Mixed members={members} />
@@ -177,7 +189,7 @@ export function GroupPage({ group, stash }: { readonly group: Group; readonly st
         <Button label="All projects, kits and packs" onPress={() => router.setParams({ group: '' })} />
       </View>
       {asking === 'dissolve' && (
-        <Dissolve body={body} members={members} where={where} onKeep={keep.mutateAsync} onDone={closed} />
+        <Dissolve {...{ body, members, where, stash }} onKeep={keep.mutateAsync} onDone={closed} />
       )}
     </Page>
   );

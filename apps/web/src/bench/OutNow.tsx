@@ -7,7 +7,8 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { order, routes } from '../api/client';
-import type { Stash } from '../api/queries';
+import { awayIn } from '../api/away';
+import { useRecords, type Stash } from '../api/queries';
 import { useSpotName } from '../api/spotName';
 import { useChange } from '../api/useChange';
 import { sayLotAmount } from '../copy/lots';
@@ -22,7 +23,7 @@ import { Txt } from '../ui/Txt';
 import { NewScraps } from './cut/NewScraps';
 import { SetCount } from './SetCount';
 import { UsedAsk } from './UsedAsk';
-import { togetherBack, useOut, type Out } from './useOut';
+import { togetherBack, useOut, usePutBack, type Out } from './useOut';
 
 /** From this hour on the day's work is put away. */
 const EVENING = 18;
@@ -36,29 +37,25 @@ const sinceSaid = (at: string): string => {
 
 /** What is in hand, since when; in the evening it asks to be put back, each as its place allows. */
 export function OutNow({ stash }: { readonly stash: Stash }) {
-  const out = useOut(stash);
+  const { data } = useRecords();
+  const packed = awayIn(data);
+  const all = useOut(stash);
+  const out = all.filter(({ supply }) => !packed.has(supply.id));
   const back = togetherBack(out);
   const now = new Date();
   const late =
     out.length > 0 &&
     (now.getHours() >= EVENING ||
       out.some(({ since }) => since !== null && now.getTime() - Date.parse(since) > LONG_MS));
-  const putBack = useChange((things: ReturnType<typeof togetherBack>) =>
-    order(routes.moveHoldings, {
-      body: {
-        moves: things.map(({ lot: { id, version }, back: { unitId, cell } }) => ({
-          id,
-          version,
-          place: { unitId, cell },
-        })),
-      },
-    }),
-  );
+  const putBack = usePutBack();
   return (
     <View role="region" aria-label="Out now" style={styles.part}>
       <Txt look="strong" level={2}>
         Out now
       </Txt>
+      {all.length > out.length && (
+        <Txt look="quiet">{`${many(all.length - out.length, 'thing')} more packed into envelopes of projects.`}</Txt>
+      )}
       {out.length === 0 && (
         <Note>
           Nothing is out. A thing goes “to the bench” from its place on the wall, or from its own page.

@@ -2,10 +2,11 @@ import { backTo, HAND_ID, type BackTo } from '@red-shelf/core';
 import type { HoldingView, SupplyView } from '@red-shelf/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { call, routes } from '../api/client';
+import { call, order, routes } from '../api/client';
 import { useRoom } from '../api/contents';
 import { keys } from '../api/list';
 import type { Stash } from '../api/queries';
+import { useChange } from '../api/useChange';
 
 /** A thing that is out on the bench. */
 export interface Out {
@@ -50,3 +51,15 @@ export function togetherBack(out: readonly Out[]): readonly (Out & { readonly ba
     return [{ ...each, back }];
   });
 }
+
+/** Puts what is out back to where it goes, all of it as one change. */
+export const usePutBack = () =>
+  useChange((things: ReturnType<typeof togetherBack>) =>
+    order(routes.moveHoldings, {
+      body: {
+        moves: things.map(({ lot: { id, version }, back: { unitId, cell } }) => ({
+          ...{ id, version, place: { unitId, cell } },
+        })),
+      },
+    }),
+  );

@@ -1,7 +1,6 @@
 import { inStash } from '@red-shelf/core';
 import type { Stash } from '../api/queries';
 import { DEFAULT_PREFERENCES } from '../api/queries';
-import { madeFor } from './MadeAlready';
 import { sayDrawer } from '../arrange/order/Drawers';
 import { sayNeed } from '../copy/need';
 import { supply, unit, wallOf } from '../test/harness';
@@ -89,20 +88,6 @@ test('limits of kinds and of racks are told apart, and one more counts when one 
     { kind: 'ink' },
     { unitId: 'u1' },
   ]);
-});
-
-test('what was made for a job like this one is found by a word of it', () => {
-  const made = supply({
-    id: 'm',
-    kind: 'companion',
-    form: 'made',
-    name: 'River fronts',
-    facts: { attributes: { theme: 'Birthday' } },
-  });
-  const none = { ...made, id: 'n', stock: { ...made.stock, left: 0 } };
-  expect(madeFor('Mum’s birthday', [made, none, supply()]).map(({ id }) => id)).toEqual(['m']);
-  expect(madeFor('a', [made])).toEqual([]);
-  expect(madeFor('wedding', [made])).toEqual([]);
 });
 
 test('drawers and needs are said as one would', () => {

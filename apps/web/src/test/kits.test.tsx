@@ -101,3 +101,52 @@ test('a kit says which part is missing, and a travel list asks for what is still
   fireEvent.click(screen.getByRole('button', { name: 'Kiln Red: it is back' }));
   await waitFor(() => expect(out[0]?.body).toMatchObject({ body: { away: [], awaySince: null } }));
 });
+
+test('a project is packed into its envelope, is said to be there, and puts back what is left when it is closed', async () => {
+  (useLocalSearchParams as jest.Mock).mockReturnValue({ group: 'r4' });
+  const held = supply({ name: 'Otter pair', place: { unitId: 'hand', slot: null } });
+  const made = supply({ id: 's2', name: 'Otter fronts', kind: 'companion', form: 'half-made' });
+  const project = {
+    ...kit,
+    body: {
+      ...{ ...kit.body, what: 'project', name: 'Otter cards', matches: [] },
+      members: [{ supplyId: held.id, amount: 1 }],
+    },
+  };
+  const lotId = held.holdings[0]?.id;
+  const room = (body: object) =>
+    fakeServer({
+      'GET /api/supplies': { supplies: [held, made] },
+      'GET /api/wall': { roomName: 'Room', units: [unit()] },
+      'GET /api/records': { records: [body] },
+      'GET /api/bench': {
+        out: [
+          { holdingId: lotId, since: new Date().toISOString(), from: { unitId: 'u1', cell: 2, rank: 0 } },
+        ],
+      },
+      'PUT /api/records/r4': { record: body, change: change({ kind: 'record' }) },
+      'POST /api/holdings/moves': { change: change() },
+    });
+  const sent = room(project);
+  const { unmount } = show(<KitsScreen />);
+  await screen.findByRole('button', { name: /^Pack 1 thing/ });
+  press('Pack 1 thing from the bench into its envelope');
+  await waitFor(() => expect(sent[0]?.body).toMatchObject({ body: { away: [held.id] } }));
+  // What was begun for a job like it is offered.
+  press('Take Otter fronts for it');
+  await waitFor(() =>
+    expect(sent.at(-1)?.body).toMatchObject({ body: { members: [{}, { supplyId: 's2' }] } }),
+  );
+  unmount();
+  const packed = { ...project.body, away: [held.id], awaySince: new Date().toISOString() };
+  const then = room({ ...project, body: packed });
+  show(<KitsScreen />);
+  expect(await screen.findByText(/1 thing packed into its envelope/)).toBeTruthy();
+  expect(screen.getByText(/packed with “Otter cards”/)).toBeTruthy();
+  press('Close it…');
+  await screen.findByRole('button', { name: /^Close it, 1 thing/ });
+  press('Close it, 1 thing back in place');
+  await waitFor(() => expect(then).toHaveLength(2));
+  expect(then[0]?.body).toMatchObject({ moves: [{ id: lotId, place: { unitId: 'u1', cell: 2 } }] });
+  expect(then[1]?.body).toMatchObject({ body: { away: [], awaySince: null } });
+});

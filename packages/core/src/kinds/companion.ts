@@ -72,5 +72,6 @@ export const companionForms = formsOf('companion', [
   { id: 'folder', name: 'embossing folder', envelope: envelope(130, 180, 4), massG: 45, ...flat, ...plain },
   { id: 'tool', name: 'tool', envelope: envelope(60, 200, 30), massG: 150, ...tall, ...plain },
   { id: 'made', name: 'made piece', envelope: envelope(108, 140, 2), massG: 6, ...flat },
+  { id: 'half-made', name: 'half-made piece', envelope: envelope(108, 140, 2), massG: 4, ...flat },
   { id: 'other', name: 'something else', envelope: envelope(60, 60, 30), massG: 30, ...few, ...plain },
 ]);

@@ -1,4 +1,4 @@
-import { nearScraps, toCut } from '@red-shelf/core';
+import { cutAlready, nearScraps, toCut } from '@red-shelf/core';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences, type Stash } from '../../api/queries';
 import { sayPlan } from '../../copy/cut';
@@ -33,6 +33,10 @@ export function CardCuts({ card, stash, onChange, onRemove }: CardCutsProps) {
   if (!supply) return null;
   const sheets = own.reduce((sum, { count, scrap }) => sum + (scrap ? 0 : count), 0);
   const scraps = own.reduce((sum, { count, scrap }) => sum + (scrap ? count : 0), 0);
+  const there = card.panels.flatMap((panel) => {
+    const count = Math.min(panel.count, supply ? cutAlready(panel, supply.holdings) : 0);
+    return count > 0 ? [{ panel, count }] : [];
+  });
   const plan = card.panels.length > 0 && data && 'plan' in data ? data.plan : null;
   const nameOf = (id: string): string => card.panels.find((panel) => panel.id === id)?.name ?? 'panel';
   return (
@@ -66,6 +70,20 @@ export function CardCuts({ card, stash, onChange, onRemove }: CardCutsProps) {
           />
         )}
       </View>
+      {there.map(({ panel, count }) => (
+        <Note key={panel.id} sort="attention">
+          <Txt>{`${many(count, 'base')} of this size ${count === 1 ? 'is' : 'are'} cut already: ${panel.name}.`}</Txt>
+          <View style={styles.row}>
+            <Button
+              label={count === 1 ? 'Take that first' : 'Take those first'}
+              says={`Take ${many(count, 'base')} cut already for ${panel.name}`}
+              onPress={() =>
+                onChange({ ...card, panels: lessMade(card.panels, Array<string>(count).fill(panel.id)) })
+              }
+            />
+          </View>
+        </Note>
+      ))}
       {stock.length === 0 && (
         <Note sort="attention">
           There is nothing of it to cut: no sheets are left, or their size is not known. Count it, or say its
