@@ -377,6 +377,8 @@ export { isCutToSize, isWorthKeeping, nearScraps, toCut, type ToCut } from './be
 export { pocketsFor } from './bench/pocket';
 export { doubles, type DoubleRow } from './gaps/doubles';
 export { missingColours, type HoleRow, type KnownRange, type RangeRow } from './gaps/missingColours';
+export { familyRoom, type FamilyRoom, type InCell } from './gaps/familyRoom';
+export { halfLiked, idleFormats, type IdleFormat } from './gaps/idleFormats';
 export { roomLeft, type RoomRow } from './gaps/roomLeft';
 export { runningOut, runningRow, soonestFirst, type RunningAdvice, type RunningRow } from './gaps/runningOut';
 export { idleDays } from './stash/idle';
@@ -395,6 +397,7 @@ export {
   SCRAP_CLASSES,
   scrapClass,
   scrapsFor,
+  piecesFrom,
   remainsOf,
   scrapsIn,
   type ScrapClass,

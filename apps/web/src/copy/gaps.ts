@@ -107,9 +107,10 @@ export function sayDouble(row: Row<'doubles'>, [, second]: readonly SupplyView[]
   return `${second?.name ?? ''} cannot be told apart from it (ΔE ${(row.difference ?? 0).toFixed(1)})`;
 }
 
-export function sayRoom({ filled, of, full }: Row<'room'>): string {
-  const when = full ? `full ${sayAbout(full)}` : 'no purchase in sight';
-  return `${filled} of ${of} taken · ${when}`;
-}
+export const sayWhen = (full: Row<'room'>['full']): string =>
+  full ? `full ${sayAbout(full)}` : 'no purchase in sight';
+
+export const sayRoom = ({ filled, of, full }: Row<'room'>): string =>
+  `${filled} of ${of} taken · ${sayWhen(full)}`;
 
 export const sayUntil = (day: string): string => format(parseISO(day), 'd MMM yyyy');

@@ -3,7 +3,7 @@ import { GAP_QUESTIONS, type GapQuestion, type GapsView } from '@red-shelf/contr
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { useStash, type Stash } from '../api/queries';
+import { usePreferences, useStash, type Stash } from '../api/queries';
 import { useWhere } from '../api/where';
 import { GAP_TITLES, NO_GAPS } from '../copy/gaps';
 import { many, thousands } from '../copy/words';
@@ -14,7 +14,10 @@ import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
 import { Waiting } from '../ui/Waiting';
 import { GapActsProvider } from './acts';
+import { FormatRow, HalfLikedRow, idleIn } from './idleRows';
+import { OnlyThisBox } from './OnlyThisBox';
 import { PutOff } from './PutOff';
+import { EmptyRow, FamilyRow, LimitRow, roomEnds } from './roomRows';
 import {
   DoubleRow,
   HoleRow,
@@ -35,9 +38,19 @@ const isQuestion = (word: string | undefined): word is GapQuestion =>
 
 /** Six questions, each with its rows: why, and one act that fits. What is accepted goes to the shopping list. */
 export function GapsScreen() {
+  const [now] = useState(() => Date.now());
   const { about } = useLocalSearchParams<{ about?: string }>();
   const { stash, error } = useStash();
-  const { gaps, away } = useGaps(stash);
+  const { gaps, away, isAsked } = useGaps(stash);
+  const { preferences } = usePreferences();
+  const ends = useMemo(
+    () => stash && roomEnds(stash, preferences, now, (about) => isAsked('room', about)),
+    [stash, preferences, now, isAsked],
+  );
+  const idle = useMemo(
+    () => stash && idleIn(stash, now, (about) => isAsked('unused', about)),
+    [stash, now, isAsked],
+  );
   const { wishes } = useWishes();
   const where = useWhere(stash);
   const [most, setMost] = useState(ROWS);
@@ -47,14 +60,26 @@ export function GapsScreen() {
         .unplaced,
     [stash, where],
   );
-  if (!stash || !gaps) return <Waiting error={error} />;
+  if (!stash || !gaps || !ends || !idle) return <Waiting error={error} />;
   const leaving = stash.supplies.filter(({ facts }) => facts.status === 'leaving').length;
   const question = isQuestion(about) ? about : 'running';
+  const half = new Set(idle.half.map(({ id }) => id));
+  const known = rowsOf({ ...gaps, unused: gaps.unused.filter(({ supplyId }) => !half.has(supplyId)) }, stash);
   const rows: Readonly<Record<GapQuestion, readonly ReactNode[]>> = {
-    ...rowsOf(gaps, stash),
+    ...known,
+    unused: [
+      ...idle.half.map((supply) => <HalfLikedRow key={`half ${supply.id}`} supply={supply} />),
+      ...known.unused,
+      ...idle.formats.map((row) => <FormatRow key={`${row.kind} ${row.form}`} row={row} />),
+    ],
     room: [
-      ...rowsOf(gaps, stash).room,
+      ...known.room,
+      ...ends.limits.map((row) => <LimitRow key={`limit ${row.what}`} row={row} />),
+      ...ends.families.map((row) => <FamilyRow key={`family ${row.kind} ${row.group}`} row={row} />),
       ...homeless.map((supply) => <HomelessRow key={supply.id} supply={supply} />),
+      ...ends.empties.map((supply) => (
+        <EmptyRow key={`empty ${supply.id}`} supply={supply} address={where(supply) ?? 'its spot'} />
+      )),
     ],
   };
   const all = GAP_QUESTIONS.reduce((sum, each) => sum + rows[each].length, 0);
@@ -91,6 +116,7 @@ export function GapsScreen() {
           />
         ))}
       </View>
+      {question === 'unused' && <OnlyThisBox stash={stash} now={now} />}
       {shown.length === 0 ? (
         <Note>{NO_GAPS[question]}</Note>
       ) : (

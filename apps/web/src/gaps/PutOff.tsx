@@ -33,10 +33,12 @@ function Put({ record, stash }: { readonly record: HushRecord; readonly stash: S
   const ask = useChange(() =>
     order(routes.removeRecord, { id: record.id, body: { version: record.version } }),
   );
+  const words = about.split(' ');
   const name =
-    stash.byId.get(about.split(' ')[0] ?? '')?.name ??
-    stash.wall.units.find(({ id }) => id === about)?.name ??
-    about;
+    words.map((word) => stash.byId.get(word)?.name).find(Boolean) ??
+    stash.wall.units.find(({ id }) => words.includes(id))?.name ??
+    // A family, a limit, a format: without the word that says which of these it is.
+    (words.length > 1 ? words.slice(1).join(' ') : about);
   return (
     <View style={styles.row}>
       <Txt style={styles.words}>

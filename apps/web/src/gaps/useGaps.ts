@@ -2,7 +2,7 @@ import { findGaps, formOf } from '@red-shelf/core';
 import type { GapQuestion, GapsView } from '@red-shelf/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns/format';
-import { useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import { call, routes } from '../api/client';
 import { keys } from '../api/list';
 import { recordsOf, useRecords, type Stash } from '../api/queries';
@@ -45,6 +45,8 @@ function fromStash({ supplies }: Stash): GapsView {
 export function useGaps(stash: Stash | undefined): {
   readonly gaps: GapsView | null;
   readonly away: boolean;
+  /** Whether something is asked still: it was neither put off nor switched off. */
+  readonly isAsked: (question: GapQuestion, about: string) => boolean;
 } {
   const { data: records } = useRecords();
   const { data, error } = useQuery({
@@ -57,15 +59,22 @@ export function useGaps(stash: Stash | undefined): {
     const now = recordsOf(records, 'hush').filter(({ body: { until } }) => until === null || until > today);
     return new Set(now.map(({ body: { question, about } }) => `${question} ${about}`));
   }, [records]);
+  const isAsked = useCallback(
+    (question: GapQuestion, about: string) => !hushed.has(`${question} ${about}`),
+    [hushed],
+  );
   const gaps = useMemo(() => {
     const all = data ?? (error && stash ? fromStash(stash) : null);
-    return all && stash ? open(all, stash, hushed) : null;
-  }, [data, error, stash, hushed]);
-  return { gaps, away: error !== null && !data };
+    return all && stash ? open(all, stash, isAsked) : null;
+  }, [data, error, stash, isAsked]);
+  return { gaps, away: error !== null && !data, isAsked };
 }
 
-function open(all: GapsView, { byId, wall }: Stash, hushed: ReadonlySet<string>): GapsView {
-  const asked = (question: GapQuestion, about: string): boolean => !hushed.has(`${question} ${about}`);
+function open(
+  all: GapsView,
+  { byId, wall }: Stash,
+  asked: (question: GapQuestion, about: string) => boolean,
+): GapsView {
   const here = (id: string): boolean => byId.get(id) !== undefined;
   return {
     running: all.running.filter((row) => {
