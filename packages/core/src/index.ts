@@ -258,7 +258,7 @@ export { forecastRunOut, type RunOut, type RunOutOptions, type RunsOut } from '.
 export type { Use } from './stock/rate';
 export { usesIn, type Told } from './stock/uses';
 export { byMonthAndKind, lastMonths, valueLeft, type Bought, type MonthOfKind } from './stock/lookBack';
-export { pooledRates, type PooledRate } from './stock/pooled';
+export { poolsOf, rateOfPool, type PooledRate } from './stock/pooled';
 export { usesLearned, type UsesLearned } from './stock/usesLearned';
 export {
   densityOf,
@@ -375,8 +375,14 @@ export { readySizes, type ReadySize, type ReadyWhat } from './bench/readySizes';
 export { cutAlready, madeFor } from './bench/made';
 export { isCutToSize, isWorthKeeping, nearScraps, toCut, type ToCut } from './bench/toCut';
 export { pocketsFor } from './bench/pocket';
-export { doubles, type DoubleRow } from './gaps/doubles';
-export { missingColours, type HoleRow, type KnownRange, type RangeRow } from './gaps/missingColours';
+export { doubles, doublesTogether, type DoubleRow } from './gaps/doubles';
+export {
+  kindsTogether,
+  missingOfKind,
+  type HoleRow,
+  type KnownRange,
+  type RangeRow,
+} from './gaps/missingColours';
 export { familyRoom, type FamilyRoom, type InCell } from './gaps/familyRoom';
 export { halfLiked, idleFormats, type IdleFormat } from './gaps/idleFormats';
 export { roomLeft, type RoomRow } from './gaps/roomLeft';

@@ -3,7 +3,8 @@ import {
   inStash,
   KINDS,
   lastMonths,
-  pooledRates,
+  poolsOf,
+  rateOfPool,
   standing,
   valueLeft,
   type Bought,
@@ -11,6 +12,7 @@ import {
 import type { FiguresView } from '@red-shelf/contract';
 import { boughtIn } from '../db/useRepository';
 import { stashList, type Context } from './context';
+import { keptOf } from './kept';
 import { useDigest } from './useDigest';
 
 const MONTHS = 12;
@@ -23,16 +25,24 @@ export async function figuresNow(context: Context): Promise<FiguresView> {
   for (const { act, supplyId, at, amount, price } of standing(told))
     if (act === 'buy') bought.set(supplyId, [...(bought.get(supplyId) ?? []), { at, amount, price }]);
   const boughtOf = (id: string): readonly Bought[] => bought.get(id) ?? [];
-  const months = lastMonths(context.ports.now(), MONTHS);
+  const now = context.ports.now();
+  const months = lastMonths(now, MONTHS);
+  const keep = keptOf(context.store);
   return {
-    months: byMonthAndKind(supplies, months, KINDS, ({ id }) => ({
-      bought: boughtOf(id),
-      used: usesOf(id),
-    })),
-    rates: pooledRates(supplies, usesOf, context.ports.now()).map(({ perDay, ...rate }) => ({
-      ...rate,
-      perDay: perDay.value,
-    })),
+    months: KINDS.flatMap((kind) => {
+      const own = supplies.filter((supply) => supply.kind === kind);
+      return keep(`months ${kind}`, [...months, ...own, ...own.map(({ id }) => usesOf(id))], () =>
+        byMonthAndKind(own, months, [kind], ({ id }) => ({ bought: boughtOf(id), used: usesOf(id) })),
+      );
+    }),
+    rates: poolsOf(supplies).map((pool) => {
+      const { kind, group, things } = pool;
+      const of = [now.slice(0, 10), ...things, ...things.map(({ id }) => usesOf(id))];
+      const { perDay, ...rate } = keep(`rate ${kind} ${group ?? ''}`, of, () =>
+        rateOfPool(pool, usesOf, now),
+      );
+      return { ...rate, perDay: perDay.value };
+    }),
     worth: supplies.filter(inStash).flatMap((supply) => {
       const worth = valueLeft(supply, boughtOf(supply.id));
       return worth ? [{ supplyId: supply.id, ...worth }] : [];

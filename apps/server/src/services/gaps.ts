@@ -1,10 +1,12 @@
 import {
   doubles,
+  doublesTogether,
   forgottenTen,
   heldByGroups,
   isOnWall,
   KINDS,
-  missingColours,
+  kindsTogether,
+  missingOfKind,
   missingPartners,
   neverUsed,
   roomLeft,
@@ -17,6 +19,7 @@ import {
 import type { GapsView, SupplyView } from '@red-shelf/contract';
 import { breathe } from '../db/tx';
 import { stashList, type Context } from './context';
+import { keptOf } from './kept';
 import { recordsNow, wallNow } from './since';
 import { useDigest, type UseDigest } from './useDigest';
 
@@ -33,7 +36,9 @@ export async function gapsNow(context: Context): Promise<GapsView> {
     recordsNow(context),
   ]);
   const now = Date.parse(context.ports.now());
-  const ranges = records.flatMap(({ id, body }) => (body.sort === 'range' ? [{ ...body, id }] : []));
+  const ranges = records.flatMap(({ id, version, body }) =>
+    body.sort === 'range' ? [{ ...body, id, version }] : [],
+  );
   const held = heldByGroups(
     records.flatMap(({ id, body }) => (body.sort === 'group' ? [{ ...body, id }] : [])),
   );
@@ -42,7 +47,15 @@ export async function gapsNow(context: Context): Promise<GapsView> {
     .flatMap((supply) => rowOf(supply, usesOf(supply.id), now, kept(supply.id)) ?? [])
     .sort(soonestFirst);
   await breathe();
-  const colours = missingColours(supplies, ranges, KINDS);
+  const keep = keptOf(context.store);
+  const byKind = KINDS.map((kind) => ({ kind, own: supplies.filter((supply) => supply.kind === kind) }));
+  const colours = kindsTogether(
+    byKind.map(({ kind, own }) => {
+      const of = ranges.filter((range) => range.kind === kind);
+      const asked = [...own, ...of.map(({ id, version }) => `${id} ${version}`)];
+      return keep(`missing ${kind}`, asked, () => missingOfKind(own, of, kind));
+    }),
+  );
   await breathe();
   const named = ({
     id,
@@ -66,7 +79,9 @@ export async function gapsNow(context: Context): Promise<GapsView> {
     })),
     partners: partnersOf(supplies),
     unused: unusedOf(supplies, now, isDeep(wall)),
-    doubles: doubles(supplies).map((row) => ({
+    doubles: doublesTogether(
+      byKind.map(({ kind, own }) => keep(`doubles ${kind}`, own, () => doubles(own))),
+    ).map((row) => ({
       ...{ question: 'doubles', why: row.why, supplyIds: row.items.map(({ id }) => id) },
       ...(row.why === 'spares' ? { have: row.have, meant: row.meant } : {}),
       ...(row.why === 'alike' ? { difference: row.difference } : {}),

@@ -46,6 +46,16 @@ export function doubles<T extends Doubled>(all: readonly T[]): DoubleRow<T>[] {
   return [...spare, ...same, ...alike];
 }
 
+const TURN = ['spares', 'same', 'alike'] as const;
+
+/** Doubles of several kinds put together, as they stand in one list. */
+export const doublesTogether = <T>(kinds: readonly (readonly DoubleRow<T>[])[]): DoubleRow<T>[] =>
+  TURN.flatMap((turn) => {
+    const rows = kinds.flatMap((kind) => kind.filter(({ why }) => why === turn));
+    const far = (row: DoubleRow<T>): number => (row.why === 'alike' ? row.difference : 0);
+    return rows.sort((p, q) => far(p) - far(q));
+  });
+
 function sameRecords<T extends Doubled>(items: readonly T[]): [T, T][] {
   const found: [T, T][] = [];
   for (const by of ['code', 'name'] as const) {
@@ -69,7 +79,10 @@ function alikeColours<T extends Doubled>(items: readonly T[]) {
     if (!hasColour(item) || (item.facts.otherHexes ?? []).length > 0 || item.finish === 'clear') continue;
     const { kind, form, finish } = item;
     const key = `${kind} ${form} ${finish}`;
-    groups.set(key, [...(groups.get(key) ?? []), { item, lab: labOf(item.hex) }]);
+    const group = groups.get(key);
+    const entry = { item, lab: labOf(item.hex) };
+    if (group) group.push(entry);
+    else groups.set(key, [entry]);
   }
   const found: { why: 'alike'; items: [T, T]; difference: number }[] = [];
   for (const group of groups.values()) {

@@ -52,15 +52,22 @@ const LEAST_COLOURS = 8;
 const FILLS = 10;
 const HOLES = 4;
 
+/** What is missing of one kind: its holes, and its ranges, as they come. */
+interface MissingOfKind<T> {
+  readonly holes: readonly HoleRow<T>[];
+  readonly ranges: readonly RangeRow[];
+}
+
 /**
- * Colours that are missed, kind by kind: the holes of the person's own circle weighted by what they really use, each with the
- * missing colour of a range that would fill it; and what is missing of each range, what would fill a hole first.
+ * Colours that are missed of one kind: the holes of the person's own circle weighted by what they really use, each with the missing colour
+ * of a range that would fill it; and what is missing of each range, what would fill a hole first. `items` and `ranges` are of that kind
+ * alone.
  */
-export function missingColours<T extends ColourOwned>(
+export function missingOfKind<T extends ColourOwned>(
   items: readonly T[],
   ranges: readonly KnownRange[],
-  kinds: readonly Kind[],
-): { readonly holes: readonly HoleRow<T>[]; readonly ranges: readonly RangeRow[] } {
+  kind: Kind,
+): MissingOfKind<T> {
   const here = items.filter((item) => inStash(item) && hasColour(item));
   const known = ranges.map((range) => {
     const owned = ownedOfRange(range.entries, range, here);
@@ -68,30 +75,34 @@ export function missingColours<T extends ColourOwned>(
     const usedUp = new Set(owned.flatMap((item) => (item && item.stock.left === 0 ? [item.id] : []))).size;
     return { range, owned: range.entries.length - missing.length, usedUp, missing };
   });
-  const holes = kinds.flatMap((kind) => {
-    const own = here
-      .filter((item) => item.kind === kind)
-      .map((item) => ({ item, hex: item.hex, uses: useOf(item) }));
-    if (own.length < LEAST_COLOURS) return [];
-    const offered = known.filter(({ range }) => range.kind === kind);
-    return colourHoles(own, { most: HOLES }).map(({ hex, weight, nearest, difference }): HoleRow<T> => ({
-      ...{ kind, hex, weight, difference },
-      nearest: nearest?.item ?? null,
-      fill: bestFill(hex, offered),
-    }));
-  });
+  const own = here.map((item) => ({ item, hex: item.hex, uses: useOf(item) }));
+  const holes =
+    own.length < LEAST_COLOURS
+      ? []
+      : colourHoles(own, { most: HOLES }).map(({ hex, weight, nearest, difference }): HoleRow<T> => ({
+          ...{ kind, hex, weight, difference },
+          nearest: nearest?.item ?? null,
+          fill: bestFill(hex, known),
+        }));
   const filling = new Map(holes.flatMap(({ fill, weight }) => (fill ? [[fill.entry, weight] as const] : [])));
   return {
-    holes: holes.sort((p, q) => Number(q.fill !== null) - Number(p.fill !== null) || q.weight - p.weight),
+    holes,
     ranges: known
       .filter(({ owned, missing }) => owned > 0 && missing.length > 0)
       .map((row) => ({
         ...row,
         missing: [...row.missing].sort((p, q) => (filling.get(q) ?? 0) - (filling.get(p) ?? 0)),
-      }))
-      .sort((p, q) => p.missing.length - q.missing.length),
+      })),
   };
 }
+
+/** Kind by kind put together: what a range would fill first, then what is missed most; of ranges what is nearest to being whole. */
+export const kindsTogether = <T>(kinds: readonly MissingOfKind<T>[]): MissingOfKind<T> => ({
+  holes: kinds
+    .flatMap(({ holes }) => holes)
+    .sort((p, q) => Number(q.fill !== null) - Number(p.fill !== null) || q.weight - p.weight),
+  ranges: kinds.flatMap(({ ranges }) => ranges).sort((p, q) => p.missing.length - q.missing.length),
+});
 
 function bestFill(
   hex: string,

@@ -32,19 +32,24 @@ function bond({ by }: Partner, { name, facts }: Partnered): string {
 /** A sort of partner belongs to a person's habits when two of the things that may have one do, or so large a share. */
 const HABIT = { share: 0.1, count: 2 } as const;
 
+const bonds = new WeakMap<object, readonly string[]>();
+/** All a thing may have in common with another; made once for a state of it. */
+function bondsOf(item: Partnered): readonly string[] {
+  const known = bonds.get(item);
+  if (known) return known;
+  const { number, matches } = item.facts.attributes ?? {};
+  const also = textOf(matches);
+  const made = [...new Set(['any', colourNameOf(item.name), textOf(number), also, colourNameOf(also)])];
+  bonds.set(item, made);
+  return made;
+}
+
 /** Which partner sorts are in the stash, and which bonds they answer with something left or with something used up. */
 function partnersAtHand(items: readonly Partnered[]): ReadonlyMap<string, boolean> {
   const found = new Map<string, boolean>();
   for (const item of items) {
-    const bonds = [
-      'any',
-      colourNameOf(item.name),
-      textOf(item.facts.attributes?.number),
-      textOf(item.facts.attributes?.matches),
-      colourNameOf(textOf(item.facts.attributes?.matches)),
-    ];
     for (const form of [item.form, '*'])
-      for (const each of bonds) {
+      for (const each of bondsOf(item)) {
         const key = `${item.kind}/${form} ${each}`;
         found.set(key, (found.get(key) ?? false) || item.stock.left > 0);
       }

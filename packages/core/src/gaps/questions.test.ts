@@ -5,8 +5,8 @@ import { evenGrid } from '../index';
 import { DAY } from '../stash/idle';
 import type { Facts } from '../stash/facts';
 import type { Use } from '../stock/rate';
-import { doubles } from './doubles';
-import { missingColours, type KnownRange } from './missingColours';
+import { doubles, doublesTogether } from './doubles';
+import { kindsTogether, missingOfKind, type KnownRange } from './missingColours';
 import { roomLeft } from './roomLeft';
 import { runningOut, runningRow } from './runningOut';
 
@@ -99,6 +99,21 @@ test('doubles: more spares than are meant, two records of one thing, colours nob
   expect(rows[0]).toMatchObject({ have: 3, meant: 1 });
 });
 
+test('doubles of several kinds stand in one list: spares, then the same, then the nearest', () => {
+  const pair = (difference: number, id: string) => ({
+    ...{ why: 'alike' as const, difference },
+    items: [thing(id), thing(`${id}2`)] as [ReturnType<typeof thing>, ReturnType<typeof thing>],
+  });
+  const spare = {
+    why: 'spares' as const,
+    items: [thing('s')] as [ReturnType<typeof thing>],
+    have: 3,
+    meant: 1,
+  };
+  const list = doublesTogether([[pair(0.8, 'a')], [spare, pair(0.2, 'b')]]);
+  expect(list.map(({ items }) => items[0].id)).toEqual(['s', 'b', 'a']);
+});
+
 test('missing colours: a hole where much is used, what is nearest, and the colour of a range that fills it first', () => {
   const wheel = Array.from({ length: 24 }, (_, i) => i * 15).filter((hue) => Math.abs(hue - 140) > 45);
   const owned = wheel.flatMap((hue) =>
@@ -118,13 +133,16 @@ test('missing colours: a hole where much is used, what is nearest, and the colou
       { name: owned[0]?.name ?? '', code: '', hex: owned[0]?.hex ?? '' },
     ],
   };
-  const { holes, ranges } = missingColours(owned, [range], ['ink', 'marker']);
+  const { holes, ranges } = kindsTogether([
+    missingOfKind(owned, [range], 'ink'),
+    missingOfKind<(typeof owned)[number]>([], [], 'marker'),
+  ]);
   expect(holes[0]).toMatchObject({ kind: 'ink', fill: { entry: { name: 'Meadow' } } });
   expect(holes[0]?.nearest).not.toBeNull();
   expect(ranges).toHaveLength(1);
   expect(ranges[0]).toMatchObject({ owned: 1, usedUp: 0 });
   expect(ranges[0]?.missing.map(({ name }) => name)).toEqual(['Meadow', 'Far Violet']);
-  expect(missingColours(owned.slice(0, 5), [], ['ink']).holes).toEqual([]);
+  expect(missingOfKind(owned.slice(0, 5), [], 'ink').holes).toEqual([]);
 });
 
 test('room: nearly full places and those that soon will be, the soonest first', () => {

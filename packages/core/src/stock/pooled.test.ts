@@ -1,5 +1,5 @@
 import { DAY } from '../stash/idle';
-import { pooledRates } from './pooled';
+import { poolsOf, rateOfPool } from './pooled';
 
 const NOW = Date.parse('2026-06-01T00:00:00Z');
 const iso = (days: number): string => new Date(NOW - days * DAY).toISOString();
@@ -15,7 +15,7 @@ test('what is rare of each is known of all together; what was let go counts in t
     id === 'gone'
       ? []
       : Array.from({ length: 7 }, (_, i) => ({ at: iso(40 * i + Number(id.slice(1)) * 4), amount: 1 }));
-  const [all, red] = pooledRates(supplies, usesOf, iso(0));
+  const [all, red] = poolsOf(supplies).map((pool) => rateOfPool(pool, usesOf, iso(0)));
   expect(all).toMatchObject({ kind: 'ink', group: null, left: 100 });
   expect(all!.perDay.value).toBeCloseTo(0.25, 1);
   // A hundred uses at one in four days: a little over a year.

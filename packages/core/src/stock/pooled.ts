@@ -14,6 +14,14 @@ interface Pooled {
   readonly stock: { readonly left: number };
 }
 
+/** Things of a kind, or of a family of it, whose uses are looked at together. */
+export interface Pool<S> {
+  readonly kind: Kind;
+  /** Null for the whole kind. */
+  readonly group: FamilyGroup | null;
+  readonly things: readonly S[];
+}
+
 /** How fast a kind, or a family of a kind, is used, and how long all that is left of it lasts. */
 export interface PooledRate extends Pick<RunOut, 'perDay' | 'runsOut'> {
   readonly kind: Kind;
@@ -22,15 +30,8 @@ export interface PooledRate extends Pick<RunOut, 'perDay' | 'runsOut'> {
   readonly left: number;
 }
 
-/**
- * Rates of kinds and of families within them, from the uses of all their things together: what is rare of each is often enough of all to be
- * known. `usesOf` tells what was used of a thing, `now` is ISO 8601. Kinds come before their families. Linear in the uses.
- */
-export function pooledRates<S extends Pooled>(
-  supplies: readonly S[],
-  usesOf: (id: string) => readonly Use[],
-  now: string,
-): PooledRate[] {
+/** Kinds, and then the families within them. */
+export function poolsOf<S extends Pooled>(supplies: readonly S[]): Pool<S>[] {
   const pools = new Map<string, { kind: Kind; group: FamilyGroup | null; things: S[] }>();
   const put = (kind: Kind, group: FamilyGroup | null, thing: S): void => {
     const pool = pools.get(`${kind} ${group ?? ''}`) ?? { kind, group, things: [] };
@@ -39,12 +40,22 @@ export function pooledRates<S extends Pooled>(
   };
   for (const thing of supplies) put(thing.kind, null, thing);
   for (const thing of supplies) put(thing.kind, thing.group, thing);
-  return [...pools.values()].map(({ kind, group, things }) => {
-    // What was let go was used while it was there, and is not left.
-    const left = things.filter(inStash).reduce((sum, { stock }) => sum + stock.left, 0);
-    const since = things.reduce((first, { createdAt }) => (createdAt < first ? createdAt : first), now);
-    const uses = things.flatMap(({ id }) => usesOf(id));
-    const { perDay, runsOut } = forecastRunOut(uses, left, now, { since });
-    return { kind, group, left, perDay, runsOut };
-  });
+  return [...pools.values()];
+}
+
+/**
+ * How fast the things of one pool are used, and how long what is left of them lasts, from the uses of all of them together: what is rare of
+ * each is often enough of all to be known. `usesOf` tells what was used of a thing, `now` is ISO 8601. Linear in the uses.
+ */
+export function rateOfPool<S extends Pooled>(
+  { kind, group, things }: Pool<S>,
+  usesOf: (id: string) => readonly Use[],
+  now: string,
+): PooledRate {
+  // What was let go was used while it was there, and is not left.
+  const left = things.filter(inStash).reduce((sum, { stock }) => sum + stock.left, 0);
+  const since = things.reduce((first, { createdAt }) => (createdAt < first ? createdAt : first), now);
+  const uses = things.flatMap(({ id }) => usesOf(id));
+  const { perDay, runsOut } = forecastRunOut(uses, left, now, { since });
+  return { kind, group, left, perDay, runsOut };
 }
