@@ -6,6 +6,8 @@ test('a rack’s labels are printed to size, are known to be true, and grow old 
   page,
   room,
 }) => {
+  // The size of the window makes no difference to it.
+  test.skip(test.info().project.name !== 'wide');
   await page.goto(`${room.url}/storage`);
   await page.getByRole('link', { name: 'E Sticker album' }).click();
   await expect(page.getByText('Never printed.')).toBeVisible();
@@ -107,6 +109,8 @@ test('an order is put together by dragging, tried, kept, and followed by Arrange
 });
 
 test('drawers are shared out evenly, and a palette keeps a rack to itself', async ({ page, room }) => {
+  // The size of the window makes no difference to it.
+  test.skip(test.info().project.name !== 'phone');
   await page.goto(`${room.url}/arrange/order`);
   const drawers = page.getByRole('region', { name: 'Drawers' });
   await expect(drawers.getByRole('listitem')).toHaveCount(6);
@@ -123,10 +127,12 @@ test('drawers are shared out evenly, and a palette keeps a rack to itself', asyn
 });
 
 test('a job asks what was made for one like it', async ({ page, room }) => {
+  // The size of the window makes no difference to it.
+  test.skip(test.info().project.name !== 'phone');
   await page.goto(`${room.url}/bench/kits`);
   await page.getByRole('textbox', { name: 'Its name' }).fill('Birthday for Ada');
   await expect(page.getByText('Made already, and still here:')).toBeVisible();
-  await page.getByRole('button', { name: /^River birthday fronts: 6/ }).click();
+  await page.getByRole('button', { name: 'Look at River birthday fronts' }).click();
   await expect(page.getByRole('heading', { name: 'River birthday fronts' })).toBeVisible();
 });
 
@@ -134,6 +140,8 @@ test('drawers of purposes are kept: put in order, found by a second meaning, eac
   page,
   room,
 }) => {
+  // The size of the window makes no difference to it.
+  test.skip(test.info().project.name !== 'wide');
   await page.goto(`${room.url}/arrange/order`);
   await page.getByRole('radio', { name: 'Stickers' }).click();
   for (const key of ['family', 'lightness', 'finish'])

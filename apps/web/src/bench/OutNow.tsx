@@ -54,7 +54,7 @@ export function OutNow({ stash }: { readonly stash: Stash }) {
         Out now
       </Txt>
       {all.length > out.length && (
-        <Txt look="quiet">{`${many(all.length - out.length, 'thing')} more packed into envelopes of projects.`}</Txt>
+        <Txt look="quiet">{`${many(all.length - out.length, 'thing is', 'things are')} packed in envelopes of projects.`}</Txt>
       )}
       {out.length === 0 && (
         <Note>
@@ -112,6 +112,22 @@ function OutRow({
     <ReasonRow
       supply={supply}
       reason={[sayLotAmount(supply, lot), since ? sinceSaid(since) : ''].filter(Boolean).join(' · ')}
+      below={
+        <>
+          {asking && (
+            <UsedAsk
+              supply={supply}
+              lot={lot}
+              onDone={() => {
+                forgetAll(`used.${lot.id}`);
+                setAsking(false);
+              }}
+            />
+          )}
+          {/* What was cut off it goes into a pocket. */}
+          <NewScraps supply={supply} stash={stash} />
+        </>
+      }
     >
       {lot.as === 'whole' && counting === 'fill' ? (
         <Button
@@ -126,18 +142,6 @@ function OutRow({
           onPress={() => setAsking(!asking)}
         />
       )}
-      {asking && (
-        <UsedAsk
-          supply={supply}
-          lot={lot}
-          onDone={() => {
-            forgetAll(`used.${lot.id}`);
-            setAsking(false);
-          }}
-        />
-      )}
-      {/* What was cut off it goes into a pocket. */}
-      <NewScraps supply={supply} stash={stash} />
       <SetCount supply={supply} />
       {back ? (
         <Button

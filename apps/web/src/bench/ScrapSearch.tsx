@@ -8,9 +8,8 @@ import { usePreferences, type Stash } from '../api/queries';
 import { useSpotName } from '../api/spotName';
 import { useChange } from '../api/useChange';
 import { ColourWays } from '../colour/ColourWays';
-import { saySize } from '../copy/cut';
 import { sayLength, type Units } from '../copy/measure';
-import { onePart, partsName } from '../copy/parts';
+import { onePart, partsName, sayRemains } from '../copy/parts';
 import { measure, twoSides, typed } from '../form/typed';
 import { useAsk } from '../form/useAsk';
 import { ReasonRow } from '../row/ReasonRow';
@@ -133,7 +132,7 @@ function FoundScrap({
         : { act: 'use', amount: 1, of: 'scrap', lotId: lot.id },
     }),
   );
-  const size = supply.kind === 'ribbon' ? sayLength(sizeUm.heightUm, units) : saySize(sizeUm, units);
+  const size = sayRemains(supply.kind, sizeUm, units);
   return (
     <ReasonRow
       supply={supply}

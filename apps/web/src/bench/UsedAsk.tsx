@@ -170,7 +170,7 @@ function bodyOf(
 }
 
 const styles = StyleSheet.create({
-  box: { gap: space.s, width: '100%' },
+  box: { gap: space.s },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s, alignItems: 'center' },
   field: { flexGrow: 1, flexBasis: 150 },
   words: { flexShrink: 1 },

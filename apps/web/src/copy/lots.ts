@@ -1,16 +1,16 @@
 import { formFor, sayLeft, type Kind } from '@red-shelf/core';
 import type { HoldingView, SupplyView } from '@red-shelf/contract';
-import { sayLength, type Units } from './measure';
-import { manyParts, partsName } from './parts';
+import type { Units } from './measure';
+import { manyParts, partsName, sayRemains } from './parts';
 
-/** What a lot is, where it is not the whole thing: "scraps 11 × 6 cm", "remnants 16 mm × 40 cm". */
+/** What a lot is, where it is not the whole thing: "scraps 11 × 6 cm", "remnants 40 cm". */
 export function sayLotWhat(
   { as, sizeUm }: Pick<HoldingView, 'as' | 'sizeUm'>,
   kind: Kind,
   units: Units,
 ): string {
   if (as === 'whole') return '';
-  const size = sizeUm ? ` ${sayLength(sizeUm.widthUm, units)} × ${sayLength(sizeUm.heightUm, units)}` : '';
+  const size = sizeUm ? ` ${sayRemains(kind, sizeUm, units)}` : '';
   return partsName(as, kind) + size;
 }
 

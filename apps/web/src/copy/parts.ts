@@ -1,5 +1,7 @@
-import { formOf, PARTS, type Kind, type Part } from '@red-shelf/core';
+import { formOf, PARTS, type FlatSize, type Kind, type Part } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
+import { saySize } from './cut';
+import { sayLength, type Units } from './measure';
 import { many } from './words';
 
 type Names = readonly [one: string, several: string];
@@ -24,6 +26,10 @@ export const manyParts = (n: number, part: Part, kind: Kind): string => many(n, 
 /** "a scrap", "a remnant", "an unopened pack". */
 export const onePart = (part: Part, kind: Kind): string =>
   `${part === 'pack' ? 'an' : 'a'} ${namesOf(part, kind)[0]}`;
+
+/** How large what remains is: of ribbon how long, of the rest width and height. */
+export const sayRemains = (kind: Kind, sizeUm: FlatSize, units: Units): string =>
+  kind === 'ribbon' ? sayLength(Math.max(sizeUm.widthUm, sizeUm.heightUm), units) : saySize(sizeUm, units);
 
 /** "2 unopened packs · 14 cut bases · 3 scraps", or null where there are none. */
 export const sayParts = ({ kind, stock }: SupplyView): string | null =>

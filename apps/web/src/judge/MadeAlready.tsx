@@ -32,8 +32,12 @@ export function MadeAlready({ job, taken = [], onTake }: MadeAlreadyProps) {
       <Txt look="strong">Made already, and still here:</Txt>
       {made.map((piece) => (
         <View key={piece.id} style={styles.row}>
+          <Txt style={styles.words}>
+            {`${piece.name}: ${sayStock(piece)}, ${sayWhat(piece)}, ${where(piece) ?? 'no place'}`}
+          </Txt>
           <Button
-            label={`${piece.name}: ${sayWhat(piece)}, ${sayStock(piece)}, ${where(piece) ?? 'no place'}`}
+            label="Look at it"
+            says={`Look at ${piece.name}`}
             onPress={() => router.push({ pathname: '/stash', params: { supply: piece.id } })}
           />
           {onTake && (
@@ -46,5 +50,6 @@ export function MadeAlready({ job, taken = [], onTake }: MadeAlreadyProps) {
 }
 
 const styles = StyleSheet.create({
-  row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s, alignItems: 'center' },
+  words: { width: '100%' },
 });

@@ -12,10 +12,12 @@ interface ReasonRowProps {
   readonly reason: string;
   /** What can be done about it. */
   readonly children?: ReactNode;
+  /** What is asked or told of it at length, on lines of its own. */
+  readonly below?: ReactNode;
 }
 
 /** A supply, why it is listed, and what can be done; a tap on it looks closer. */
-export function ReasonRow({ supply, reason, children }: ReasonRowProps) {
+export function ReasonRow({ supply, reason, children, below }: ReasonRowProps) {
   return (
     <View style={rowStyles.row} role="listitem">
       <Pressable
@@ -31,6 +33,7 @@ export function ReasonRow({ supply, reason, children }: ReasonRowProps) {
         </View>
       </Pressable>
       <View style={rowStyles.acts}>{children}</View>
+      {below !== undefined && <View style={rowStyles.below}>{below}</View>}
     </View>
   );
 }
@@ -50,5 +53,6 @@ export const rowStyles = StyleSheet.create({
   },
   thing: { flexGrow: 1, flexBasis: 190, flexDirection: 'row', gap: 12, alignItems: 'center', minWidth: 0 },
   words: { flex: 1 },
-  acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+  acts: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s, maxWidth: '100%' },
+  below: { width: '100%', gap: space.s },
 });

@@ -130,7 +130,7 @@ test('a project is packed into its envelope, is said to be there, and puts back 
   const sent = room(project);
   const { unmount } = show(<KitsScreen />);
   await screen.findByRole('button', { name: /^Pack 1 thing/ });
-  press('Pack 1 thing from the bench into its envelope');
+  press('Pack 1 thing into its envelope');
   await waitFor(() => expect(sent[0]?.body).toMatchObject({ body: { away: [held.id] } }));
   // What was begun for a job like it is offered.
   press('Take Otter fronts for it');

@@ -6,9 +6,8 @@ import { useRoom } from '../../api/contents';
 import { usePreferences, type Stash } from '../../api/queries';
 import { useSpotName } from '../../api/spotName';
 import { useChange } from '../../api/useChange';
-import { saySize } from '../../copy/cut';
 import type { Units } from '../../copy/measure';
-import { manyParts } from '../../copy/parts';
+import { manyParts, sayRemains } from '../../copy/parts';
 import { unitTitle } from '../../copy/supply';
 import { Button } from '../../ui/Button';
 import { Note } from '../../ui/Note';
@@ -69,7 +68,7 @@ export function NewScraps({ supply, stash }: NewScrapsProps) {
       {left.map((lot) => (
         <Txt
           key={lot.id}
-        >{`${sayScraps(supply, lot, measures)} without a place: too large for the pockets there are.`}</Txt>
+        >{`${sayScraps(supply, lot, measures)} without a place: ${places.length > 0 ? 'too large for the pockets there are' : 'no pocket of such pieces yet; find it one on its page'}.`}</Txt>
       ))}
       {placed.length > 0 && (
         <View style={styles.row}>
@@ -85,6 +84,6 @@ export function NewScraps({ supply, stash }: NewScrapsProps) {
 }
 
 const sayScraps = ({ kind }: SupplyView, { items, sizeUm }: HoldingView, units: Units): string =>
-  `${manyParts(items, 'scrap', kind)}${sizeUm ? ` of ${saySize(sizeUm, units)}` : ''}`;
+  `${manyParts(items, 'scrap', kind)}${sizeUm ? ` of ${sayRemains(kind, sizeUm, units)}` : ''}`;
 
 const styles = StyleSheet.create({ row: { flexDirection: 'row' } });

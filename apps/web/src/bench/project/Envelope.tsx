@@ -37,7 +37,7 @@ export function Envelope({ body, members, onKeep }: EnvelopeProps) {
   return (
     <View style={styles.row}>
       <Button
-        label={`Pack ${many(out.length, 'thing')} from the bench into its envelope`}
+        label={`Pack ${many(out.length, 'thing')} into its envelope`}
         onPress={() =>
           onKeep({ ...body, away: out.map(({ id }) => id), awaySince: new Date().toISOString() })
         }
