@@ -13,6 +13,7 @@ import { copyOfToday } from './services/copies';
 import { stashList, type Context } from './services/context';
 import { systemPorts } from './services/ports';
 import { sweepPhotos } from './services/sweep';
+import { useDigest } from './services/useDigest';
 import { chosenAddresses } from './share/addresses';
 import { shareDoor } from './share/door';
 import { Sharing } from './share/sharing';
@@ -63,6 +64,7 @@ const server = localDoor(inside, log, sharing).listen(settings.PORT, '127.0.0.1'
   // Ready before it is first asked for; if that fails, asking will say why.
   stashList(context)
     .asJson()
+    .then(() => useDigest(store).read())
     .catch((failure: unknown) => log.error({ err: failure }, 'list'));
   void writeFile(openedBeside(db), JSON.stringify({ url, pid: process.pid })).catch(() => undefined);
   void tidy();

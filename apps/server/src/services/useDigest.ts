@@ -1,8 +1,12 @@
 import { usesIn, type Told } from '@red-shelf/core';
 import { lastEvent, otherUsesAfter, plainUsesAfter } from '../db/useRepository';
 import type { Store } from '../db/open';
+import { breathe } from '../db/tx';
 
 type Use = ReturnType<typeof usesIn>[number];
+
+/** So many lines of the ledger are read at a stretch: others are answered between two. */
+const STEP = 4000;
 
 const digests = new WeakMap<Store, UseDigest>();
 
@@ -58,9 +62,10 @@ export class UseDigest {
     const { replaced } = this;
     const last = await lastEvent(db);
     if (last === this.readTo) return;
+    const upTo = Math.min(last, this.readTo + STEP);
     const [plain, others] = [
-      await plainUsesAfter(db, this.readTo, last),
-      await otherUsesAfter(db, this.readTo, last),
+      await plainUsesAfter(db, this.readTo, upTo),
+      await otherUsesAfter(db, this.readTo, upTo),
     ];
     if (replaced !== this.replaced) return this.catchUp();
     for (const { supplyId, told } of plain) this.add(supplyId, told);
@@ -75,11 +80,16 @@ export class UseDigest {
       this.filled.set(event.id, ids);
       for (const id of ids) this.add(id, [event]);
     }
-    this.readTo = last;
+    this.readTo = upTo;
+    if (upTo === last) return;
+    await breathe();
+    return this.catchUp();
   }
 
   private add(supplyId: string, told: readonly Told[]): void {
-    this.told.set(supplyId, [...(this.told.get(supplyId) ?? []), ...told]);
+    const known = this.told.get(supplyId);
+    if (known) known.push(...told);
+    else this.told.set(supplyId, [...told]);
     this.uses.delete(supplyId);
   }
 }

@@ -3,7 +3,7 @@ import type { FlatSize, Holding } from '../stash/holding';
 import { fold } from '../text/fold';
 
 /** Forms of what was made: whole pieces, and those that were begun. */
-export const MADE_FORMS = ['made', 'half-made'] as const;
+const MADE_FORMS = ['made', 'half-made'] as const;
 
 interface Thing extends Pick<Supply, 'form' | 'name' | 'note' | 'facts'> {
   readonly stock: { readonly left: number };
