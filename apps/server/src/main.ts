@@ -12,13 +12,16 @@ import { photoProcesses } from './jobs/photoProcesses';
 import { copyOfToday } from './services/copies';
 import { stashList, type Context } from './services/context';
 import { systemPorts } from './services/ports';
+import { gapsNow } from './services/gaps';
 import { sweepPhotos } from './services/sweep';
-import { useDigest } from './services/useDigest';
 import { chosenAddresses } from './share/addresses';
 import { shareDoor } from './share/door';
 import { Sharing } from './share/sharing';
 import { saidOfSharing } from './share/terminal';
 import { endWith, settingsOf, sayWhyNot } from './start';
+
+/** So long the first screen has the server to itself, ms. */
+const WARM_AFTER_MS = 2000;
 
 const settings = settingsOf(process.env);
 const log = pino({ level: settings.LOG_LEVEL });
@@ -64,7 +67,7 @@ const server = localDoor(inside, log, sharing).listen(settings.PORT, '127.0.0.1'
   // Ready before it is first asked for; if that fails, asking will say why.
   stashList(context)
     .asJson()
-    .then(() => useDigest(store).read())
+    .then(() => warmUp())
     .catch((failure: unknown) => log.error({ err: failure }, 'list'));
   void writeFile(openedBeside(db), JSON.stringify({ url, pid: process.pid })).catch(() => undefined);
   void tidy();
@@ -72,6 +75,12 @@ const server = localDoor(inside, log, sharing).listen(settings.PORT, '127.0.0.1'
 });
 // A page that rests a while still finds its line open: one that is closed the moment it asks again is an answer lost.
 server.keepAliveTimeout = 75_000;
+
+/** Once the first screen is served: what gaps are worked out of is read, and kept. */
+async function warmUp(): Promise<void> {
+  await new Promise((go) => setTimeout(go, WARM_AFTER_MS).unref());
+  await gapsNow(context);
+}
 
 let url = '';
 /** Opens the door of the house's network, if that was asked for. */

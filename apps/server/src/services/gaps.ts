@@ -27,6 +27,9 @@ const dayOf = (time: number): string => new Date(time).toISOString().slice(0, 10
 const daysOf = (full: FullWhen | null) =>
   full && { median: dayOf(full.median), low: dayOf(full.low), high: dayOf(full.high) };
 
+/** So many supplies are looked at before others are answered. */
+const AT_ONCE = 200;
+
 /** What is running out, missing, forgotten, doubled, and where room ends: worked out from the stash and its ledger. */
 export async function gapsNow(context: Context): Promise<GapsView> {
   const usesOf = await useDigest(context.store).read();
@@ -43,9 +46,14 @@ export async function gapsNow(context: Context): Promise<GapsView> {
     records.flatMap(({ id, body }) => (body.sort === 'group' ? [{ ...body, id }] : [])),
   );
   const kept = (id: string): number => (held.get(id) ?? []).reduce((sum, { amount }) => sum + amount, 0);
-  const running = supplies
-    .flatMap((supply) => rowOf(supply, usesOf(supply.id), now, kept(supply.id)) ?? [])
-    .sort(soonestFirst);
+  const running: RunningRow<SupplyView>[] = [];
+  for (const [i, supply] of supplies.entries()) {
+    const row = rowOf(supply, usesOf(supply.id), now, kept(supply.id));
+    if (row) running.push(row);
+    // The first time each is worked out; others are answered meanwhile.
+    if (i % AT_ONCE === AT_ONCE - 1) await breathe();
+  }
+  running.sort(soonestFirst);
   await breathe();
   const keep = keptOf(context.store);
   const byKind = KINDS.map((kind) => ({ kind, own: supplies.filter((supply) => supply.kind === kind) }));
