@@ -210,6 +210,8 @@ export const preferencesBody = z.object({
     .refine(({ smallToUm, cardToUm }) => smallToUm <= cardToUm, 'Small ends before card size does.')
     .refine(({ shortToUm, middleToUm }) => shortToUm <= middleToUm, 'Short ends before middle length does.')
     .optional(),
+  /** Partners that are bought together, or never, by their sort (`partnerSort`). */
+  partnerHabits: z.record(z.string().max(120), z.enum(['together', 'never'])).optional(),
   /** Tools a person has and does not list. */
   tools: z.array(z.enum(KIT_TOOLS)).default([]),
   /** Sizes the person cuts often. */

@@ -316,7 +316,14 @@ export { freeOf, heldByGroups, holdsBack, lessHeld, moreHeld, takenBy, type Held
 export { capVerdict, type CapVerdict } from './review/caps';
 export { forgottenTen } from './review/forgotten';
 export { dueOnes, type Due } from './review/due';
-export { missingPartners, partnersOf, type MissingPartner } from './gaps/partners';
+export {
+  missingPartners,
+  partnerCounts,
+  partnersOf,
+  type MissingPartner,
+  type PartnerCount,
+  type PartnerHabit,
+} from './gaps/partners';
 export {
   HEMISPHERES,
   outOfSeason,

@@ -16,7 +16,7 @@ import {
   idleDays,
   type FullWhen,
 } from '@red-shelf/core';
-import type { GapsView, SupplyView } from '@red-shelf/contract';
+import { PREFERENCES_ID, type GapsView, type SupplyView } from '@red-shelf/contract';
 import { breathe } from '../db/tx';
 import { stashList, type Context } from './context';
 import { keptOf } from './kept';
@@ -85,7 +85,7 @@ export async function gapsNow(context: Context): Promise<GapsView> {
     ranges: colours.ranges.map(({ range, owned, usedUp, missing }) => ({
       ...{ question: 'ranges', range: named(range), owned, usedUp, missing: [...missing] },
     })),
-    partners: partnersOf(supplies),
+    partners: partnersOf(supplies, habitsIn(records)),
     unused: unusedOf(supplies, now, isDeep(wall)),
     doubles: doublesTogether(
       byKind.map(({ kind, own }) => keep(`doubles ${kind}`, own, () => doubles(own))),
@@ -119,10 +119,19 @@ function rowOf(supply: SupplyView, uses: Uses, now: number, kept: number): Known
 
 type Wall = Awaited<ReturnType<typeof wallNow>>;
 
+/** How the person said they buy partners. */
+const habitsIn = (records: Awaited<ReturnType<typeof recordsNow>>) => {
+  const kept = records.find(({ id }) => id === PREFERENCES_ID)?.body;
+  return kept?.sort === 'preferences' ? kept.partnerHabits : undefined;
+};
+
 /** Partners that are missing, a row for each supply. */
-function partnersOf(supplies: readonly SupplyView[]): GapsView['partners'] {
+function partnersOf(
+  supplies: readonly SupplyView[],
+  said: Parameters<typeof missingPartners>[1],
+): GapsView['partners'] {
   const rows = new Map<string, GapsView['partners'][number]>();
-  for (const { item, partner, out } of missingPartners(supplies)) {
+  for (const { item, partner, out } of missingPartners(supplies, said)) {
     const row = rows.get(item.id) ?? { question: 'partners', supplyId: item.id, lacks: [] };
     row.lacks.push({ name: partner.name, kind: partner.kind, form: partner.form ?? null, out });
     rows.set(item.id, row);

@@ -4,7 +4,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { usePreferences, useStash, type Stash } from '../api/queries';
-import { useWhere } from '../api/where';
+import { useWhere, type Where } from '../api/where';
 import { GAP_TITLES, NO_GAPS } from '../copy/gaps';
 import { many, thousands } from '../copy/words';
 import { colour, LIP, radius, space } from '../theme/tokens';
@@ -14,6 +14,7 @@ import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
 import { Waiting } from '../ui/Waiting';
 import { GapActsProvider } from './acts';
+import { Habits } from './Habits';
 import { FormatRow, HalfLikedRow, idleIn } from './idleRows';
 import { OnlyThisBox } from './OnlyThisBox';
 import { PutOff } from './PutOff';
@@ -64,7 +65,11 @@ export function GapsScreen() {
   const leaving = stash.supplies.filter(({ facts }) => facts.status === 'leaving').length;
   const question = isQuestion(about) ? about : 'running';
   const half = new Set(idle.half.map(({ id }) => id));
-  const known = rowsOf({ ...gaps, unused: gaps.unused.filter(({ supplyId }) => !half.has(supplyId)) }, stash);
+  const known = rowsOf(
+    { ...gaps, unused: gaps.unused.filter(({ supplyId }) => !half.has(supplyId)) },
+    stash,
+    where,
+  );
   const rows: Readonly<Record<GapQuestion, readonly ReactNode[]>> = {
     ...known,
     unused: [
@@ -116,6 +121,7 @@ export function GapsScreen() {
           />
         ))}
       </View>
+      {question === 'partners' && <Habits stash={stash} />}
       {question === 'unused' && <OnlyThisBox stash={stash} now={now} />}
       {shown.length === 0 ? (
         <Note>{NO_GAPS[question]}</Note>
@@ -137,7 +143,7 @@ export function GapsScreen() {
   );
 }
 
-function rowsOf(gaps: GapsView, stash: Stash): Record<GapQuestion, ReactNode[]> {
+function rowsOf(gaps: GapsView, stash: Stash, where: Where): Record<GapQuestion, ReactNode[]> {
   return {
     running: gaps.running.map((row) => <RunningRow key={aboutOf.running(row)} {...{ row, stash }} />),
     colours: [
@@ -145,7 +151,7 @@ function rowsOf(gaps: GapsView, stash: Stash): Record<GapQuestion, ReactNode[]> 
       ...gaps.colours.map((row) => <HoleRow key={aboutOf.colours(row)} {...{ row, stash }} />),
     ],
     partners: gaps.partners.map((row) => <PartnerRow key={aboutOf.partners(row)} {...{ row, stash }} />),
-    unused: gaps.unused.map((row) => <UnusedRow key={aboutOf.unused(row)} {...{ row, stash }} />),
+    unused: gaps.unused.map((row) => <UnusedRow key={aboutOf.unused(row)} {...{ row, stash, where }} />),
     doubles: gaps.doubles.map((row) => (
       <DoubleRow key={`${row.why} ${aboutOf.doubles(row)}`} {...{ row, stash }} />
     )),

@@ -3,6 +3,7 @@ import { wishBody, type GapsView, type SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { usePreferences, type Stash } from '../api/queries';
+import type { Where } from '../api/where';
 import { useFactsChange } from '../api/useSupplyChange';
 import {
   sayColour,
@@ -130,11 +131,15 @@ export function PartnerRow({ row, stash }: RowProps<'partners'>) {
   );
 }
 
-export function UnusedRow({ row, stash }: RowProps<'unused'>) {
+/** Not used, and where it is: what is out of sight is forgotten first. */
+export function UnusedRow({ row, stash, where }: RowProps<'unused'> & { readonly where: Where }) {
   const supply = stash.byId.get(row.supplyId);
   if (!supply) return null;
   return (
-    <ReasonRow supply={supply} reason={`${sayUnused(row)} · ${sayWhat(supply)}`}>
+    <ReasonRow
+      supply={supply}
+      reason={`${sayUnused(row)} · ${where(supply) ?? 'no place'} · ${sayWhat(supply)}`}
+    >
       <UseButton supply={supply} />
       <Hush question="unused" about={aboutOf.unused(row)} name={supply.name} />
     </ReasonRow>

@@ -77,9 +77,9 @@ export function overCaps(
 }
 
 /** Partners that are missing, one line for each supply. */
-function partnerLooks(supplies: readonly SupplyView[]): Look[] {
+function partnerLooks(supplies: readonly SupplyView[], { partnerHabits }: Preferences): Look[] {
   const lines = new Map<string, { supply: SupplyView; lacks: string[] }>();
-  for (const { item, partner, out } of missingPartners(supplies)) {
+  for (const { item, partner, out } of missingPartners(supplies, partnerHabits)) {
     const line = lines.get(item.id) ?? { supply: item, lacks: [] };
     line.lacks.push(out ? `${partner.name} (used up)` : partner.name);
     lines.set(item.id, line);
@@ -120,7 +120,7 @@ export function lookAt(stash: Stash, preferences: Preferences, now: number, wher
       return supply ? [{ supply, reason: `${sayLastUsed(supply)} · ${where(supply)}` }] : [];
     }),
     caps: overCaps(stash, preferences, now),
-    partners: partnerLooks(here),
+    partners: partnerLooks(here, preferences),
     unused: neverUsed(here, now).map(({ item, why, days }) => ({
       supply: item,
       reason: `${why} · here for ${many(Math.round(days / 30), 'month')} · ${sayWhat(item)}`,

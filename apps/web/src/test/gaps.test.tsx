@@ -204,6 +204,25 @@ test('what is half liked is kept for practice or let go, a format nobody reaches
   await waitFor(() => expect(sent.at(-1)?.body).toMatchObject({ facts: { grade: 'practice' } }));
 });
 
+test('what is bought together shows in the stash, and can be said', async () => {
+  mockParams = { about: 'partners' };
+  const sent = fakeServer({
+    ...STASH,
+    'POST /api/records': ({ body }: { body: unknown }) => record((body as { body: object }).body),
+  });
+  show(<GapsScreen />);
+  fireEvent.click(await screen.findByRole('button', { name: /^What you buy together: as your stash shows/ }));
+  const refills = within(
+    screen.getByRole('radiogroup', { name: /full pad and its refill: 0 of \d have it/ }),
+  );
+  fireEvent.click(refills.getByRole('radio', { name: 'never' }));
+  await waitFor(() =>
+    expect(sent.at(-1)?.body).toMatchObject({
+      body: { sort: 'preferences', partnerHabits: { 'ink/full-pad ink/refill': 'never' } },
+    }),
+  );
+});
+
 test('things without a place lead to Arrange for their kind', async () => {
   mockParams = { about: 'room' };
   fakeServer(STASH);

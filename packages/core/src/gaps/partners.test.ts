@@ -1,4 +1,4 @@
-import { missingPartners, type Partnered } from './partners';
+import { missingPartners, partnerCounts, type Partnered } from './partners';
 
 const thing = (
   id: string,
@@ -68,4 +68,25 @@ test('a refill knows its pad by the colour, whatever sort of thing its name says
     thing('pad3', 'ink', 'full-pad', 'Marker'),
   ];
   expect(said(stash)).toEqual(['pad3 lacks its refill']);
+});
+
+test('what a person says of a sort goes before what shows: always together, or never', () => {
+  const pads = Array.from({ length: 20 }, (_, i) => thing(`pad-${i}`, 'ink', 'full-pad', `Colour ${i}`));
+  const stash = [
+    ...pads,
+    thing('r0', 'ink', 'refill', 'Colour 0'),
+    thing('r1', 'ink', 'refill', 'Colour 1', { stock: { left: 0, uses: 2, used: 2 } }),
+    thing('r2', 'ink', 'refill', 'Colour 2'),
+  ];
+  const [refills, foams] = ['ink/full-pad ink/refill', 'ink/full-pad companion/foam'];
+  const lacks = (habits: Parameters<typeof missingPartners>[1]) =>
+    missingPartners(stash, habits).filter(({ item }) => item.form === 'full-pad');
+  const sorts = (habits: Parameters<typeof missingPartners>[1]) => [
+    ...new Set(lacks(habits).map(({ partner }) => partner.form)),
+  ];
+  expect(sorts({})).toEqual(['refill']);
+  expect(sorts({ [refills]: 'never' })).toEqual([]);
+  expect(sorts({ [refills]: 'never', [foams]: 'together' })).toEqual(['foam']);
+  expect(lacks({ [foams]: 'together' }).filter(({ partner }) => partner.form === 'foam')).toHaveLength(20);
+  expect(partnerCounts(stash).find(({ sort }) => sort === refills)).toMatchObject({ all: 20, with: 3 });
 });

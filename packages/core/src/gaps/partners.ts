@@ -57,35 +57,76 @@ function partnersAtHand(items: readonly Partnered[]): ReadonlyMap<string, boolea
   return found;
 }
 
+/** How a person buys a sort of partner: together, or not at all; what is not said shows in the stash. */
+export type PartnerHabit = 'together' | 'never';
+/** Habits by sort: what has the partner, and the partner, as `partnerSort` names it. */
+export type PartnerHabits = Readonly<Record<string, PartnerHabit>>;
+
+/** The name of a sort of partner: "ink/full-pad companion/foam". */
+export const partnerSort = (
+  { kind, form }: Pick<Partnered, 'kind' | 'form'>,
+  partner: Pick<Partner, 'kind' | 'form'>,
+): string => `${kind}/${form} ${partner.kind}/${partner.form ?? '*'}`;
+
+/** A sort of partner: of how many things that may have one how many do. */
+export interface PartnerCount {
+  readonly sort: string;
+  readonly of: Pick<Partnered, 'kind' | 'form'>;
+  readonly partner: Partner;
+  readonly all: number;
+  readonly with: number;
+}
+
+/** Every sort of partner that something of a stash may have, the most first. Linear. */
+export function partnerCounts(items: readonly Partnered[]): PartnerCount[] {
+  const present = items.filter(inStash);
+  const atHand = partnersAtHand(present);
+  const counts = new Map<string, PartnerCount>();
+  for (const { item, partner, has } of asksOf(present, atHand)) {
+    const sort = partnerSort(item, partner);
+    const known = counts.get(sort) ?? { sort, of: item, partner, all: 0, with: 0 };
+    counts.set(sort, { ...known, all: known.all + 1, with: known.with + (has === undefined ? 0 : 1) });
+  }
+  return [...counts.values()].sort((p, q) => q.all - p.all || (p.sort < q.sort ? -1 : 1));
+}
+
+/** Each thing and each partner it may have, and whether that is there: true, used up, or not at all. */
+const asksOf = <T extends Partnered>(present: readonly T[], atHand: ReadonlyMap<string, boolean>) =>
+  present.flatMap((item) =>
+    (formOf(item.kind, item.form).partners ?? []).flatMap((partner) => {
+      const shared = bond(partner, item);
+      const has = atHand.get(`${partner.kind}/${partner.form ?? '*'} ${shared}`);
+      return shared === '' ? [] : [{ item, partner, has }];
+    }),
+  );
+
 /**
  * Partners that are missing: no refill, foam, card or marker of the same colour name, no die of a stamp's number.
  * A partner by number that says no number is not asked for. Only what belongs to the person's habits counts: where one
- * pad of many has a refill, nobody is told to buy the rest; a partner that is used up always counts. The most used come first.
+ * pad of many has a refill, nobody is told to buy the rest; a partner that is used up always counts. What the person said of a sort goes
+ * before what shows. The most used come first.
  */
-export function missingPartners<T extends Partnered>(items: readonly T[]): MissingPartner<T>[] {
+export function missingPartners<T extends Partnered>(
+  items: readonly T[],
+  said: PartnerHabits = {},
+): MissingPartner<T>[] {
   const present = items.filter(inStash);
   const atHand = partnersAtHand(present);
-  const asked = present.flatMap((item) =>
-    (formOf(item.kind, item.form).partners ?? []).flatMap((partner) => {
-      const shared = bond(partner, item);
-      if (shared === '') return [];
-      const sort = `${partner.kind}/${partner.form ?? '*'}`;
-      return [
-        { item, partner, habit: `${item.kind}/${item.form} ${sort}`, has: atHand.get(`${sort} ${shared}`) },
-      ];
-    }),
-  );
+  const asked = asksOf(present, atHand).map((ask) => ({ ...ask, habit: partnerSort(ask.item, ask.partner) }));
   const habits = new Map<string, { all: number; with: number }>();
   for (const { habit, has } of asked) {
     const count = habits.get(habit) ?? { all: 0, with: 0 };
     habits.set(habit, { all: count.all + 1, with: count.with + (has === undefined ? 0 : 1) });
   }
   const usual = (habit: string): boolean => {
+    if (said[habit]) return said[habit] === 'together';
     const count = habits.get(habit);
     return count !== undefined && (count.with >= HABIT.count || count.with / count.all >= HABIT.share);
   };
   return asked
-    .filter(({ habit, has }) => has === false || (has === undefined && usual(habit)))
+    .filter(
+      ({ habit, has }) => said[habit] !== 'never' && (has === false || (has === undefined && usual(habit))),
+    )
     .map(({ item, partner, has }) => ({ item, partner, out: has === false }))
     .sort(
       (p, q) => useOf(q.item) - useOf(p.item) || (p.item.id < q.item.id ? -1 : p.item.id > q.item.id ? 1 : 0),
