@@ -9,7 +9,7 @@ import { useChange } from '../api/useChange';
 import { sayLength, type Units } from '../copy/measure';
 import { onePart } from '../copy/parts';
 import { AMOUNT_SHORT, readAmount } from '../form/amount';
-import { into, measure, twoSides, typedOr } from '../form/typed';
+import { measure, twoSides, typedOr } from '../form/typed';
 import { useAsk } from '../form/useAsk';
 import { HeldForChoice, useHeldFor } from '../row/HeldForChoice';
 import { space } from '../theme/tokens';

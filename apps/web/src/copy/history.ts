@@ -1,7 +1,6 @@
 import {
   formOf,
   isUnused,
-  PARTS,
   printMass,
   sayLeft,
   type FormDefinition,

@@ -63,7 +63,7 @@ export type PartnerHabit = 'together' | 'never';
 export type PartnerHabits = Readonly<Record<string, PartnerHabit>>;
 
 /** The name of a sort of partner: "ink/full-pad companion/foam". */
-export const partnerSort = (
+const partnerSort = (
   { kind, form }: Pick<Partnered, 'kind' | 'form'>,
   partner: Pick<Partner, 'kind' | 'form'>,
 ): string => `${kind}/${form} ${partner.kind}/${partner.form ?? '*'}`;

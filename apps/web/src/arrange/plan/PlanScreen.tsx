@@ -94,13 +94,7 @@ export function PlanScreen() {
       <Kept carrying={carrying} stash={stash} />
       {now ? (
         <>
-          <LiftCard
-            step={now}
-            place={place}
-            stash={stash}
-            left={steps.length}
-            together={go.length}
-          />
+          <LiftCard step={now} place={place} stash={stash} left={steps.length} together={go.length} />
           {go.length > 1 && (
             <Button
               label={`All ${go.length} are there`}
