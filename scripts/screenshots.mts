@@ -99,8 +99,17 @@ await shoot('bench', 'phone', '/bench', async (page) => {
   await page.getByRole('button', { name: /^In G, Otter pair/ }).click();
   await page.getByRole('button', { name: 'To the bench' }).click();
   await page.getByText('Otter pair moved.').waitFor();
+  await page.goto(`${url}/`);
+  await page.getByRole('button', { name: /^Slot D1·01/ }).click();
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.getByText(/ moved\.$/).waitFor();
   await page.goto(`${url}/bench`);
-  await page.getByRole('button', { name: 'Put Otter pair back' }).waitFor();
+  await page
+    .getByRole('button', { name: /^Say what was used of (?!Otter)/ })
+    .first()
+    .click();
+  await page.getByRole('textbox', { name: /^How much was used/ }).fill('80 cm');
+  await page.getByRole('textbox', { name: /that stays$/ }).fill('30 cm');
 });
 await shoot('arrange', 'wide', '/arrange', planned);
 // Last, since it begins a plan.

@@ -1,7 +1,7 @@
 import type { ArrangePreview, ArrangeRequest } from '@red-shelf/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { router } from 'expo-router';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { order, routes } from '../api/client';
 import { refreshNow } from '../api/outgoing';
@@ -45,6 +45,11 @@ export function Acts({ plan, stash, request, working, outdated, onDo }: ActsProp
   // Refused as outdated, what is shown is not begun again before it is worked out anew.
   const refused = (begin.isError || apply.isError) && working;
   const still = plan.lifts === 0 || outdated || refused || doing !== null;
+  const here = useRef(true);
+  useEffect(() => {
+    here.current = true;
+    return () => void (here.current = false);
+  }, []);
   /** The tap shows; then the page lays down what is only looked at; then it is asked: each by itself, so that none takes long. */
   const act = async (which: 'begin' | 'apply'): Promise<void> => {
     setDoing(which);
@@ -56,7 +61,9 @@ export function Acts({ plan, stash, request, working, outdated, onDo }: ActsProp
       if (which === 'apply') await apply.mutateAsync(plan.token);
       else {
         const { record } = await begin.mutateAsync(plan.token);
-        return router.push({ pathname: '/arrange/plan', params: { plan: record.id } });
+        // Who went elsewhere meanwhile stays there.
+        if (here.current) router.push({ pathname: '/arrange/plan', params: { plan: record.id } });
+        return;
       }
     } catch {
       // Refused, since things are not as they were here (the change has said so): they are fetched, and worked out anew.

@@ -24,7 +24,7 @@ const COULD_BECOME: Readonly<Record<string, string>> = {
   'sticker bits': 'seal envelopes with them until they are gone',
   'ink mini-pad': 'lend them out or take them along: a travel list is a use',
   'ink full-pad': 'wipe them over card for backgrounds',
-  'ink refill': 'fill pads that are low, or drop them into a spray bottle',
+  'ink refill': 'fill the pads they belong to, or give them to somebody who has those',
   'ink spray': 'make a stack of backgrounds at one sitting',
   'ink drops': 'make a stack of backgrounds at one sitting',
 };
