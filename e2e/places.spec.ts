@@ -12,7 +12,7 @@ test('a supply in several places: each with what and how much, found, moved in p
   const places = page.getByRole('list', { name: 'Where it is' });
   await expect(places.getByRole('listitem')).toHaveCount(4);
   await expect(places.getByText(/H Cupboard box · 2 unopened packs/)).toBeVisible();
-  await expect(places.getByText(/I Scrap pocket · scraps 11 cm × 60 mm · 4 of them/)).toBeVisible();
+  await expect(places.getByText(/I Scrap pocket · scraps 110 × 60 mm · 4 of them/)).toBeVisible();
   await places.getByRole('button', { name: /^no place, 40 sheets/ }).click();
   await places.getByRole('button', { name: 'Move Quiet White' }).click();
   await places.getByRole('radio', { name: 'C Card file' }).click();

@@ -24,12 +24,14 @@ interface UnitBlockProps {
   readonly lit: ReadonlySet<string> | undefined;
   readonly selected: number | null;
   readonly onSelect: (choice: SlotChoice) => void;
+  /** Drawn wherever it is; else only where one is near it. */
+  readonly always: boolean;
 }
 
 /** So far off the screen a unit is drawn already, px: a few screens, so that nobody who scrolls meets an empty one. */
 const AHEAD_PX = 3000;
 
-/** A unit with its letter, its name and how full it is; drawn where one is near it, and where something in it is chosen. */
+/** A unit with its letter, its name and how full it is; of many only those near are drawn, and what something is chosen in. */
 export const UnitBlock = memo(function UnitBlock({
   unit,
   slots,
@@ -37,6 +39,7 @@ export const UnitBlock = memo(function UnitBlock({
   lit,
   selected,
   onSelect,
+  always,
 }: UnitBlockProps) {
   const sayFilled = useSayFilled();
   const { w, h } = unitSize(unit);
@@ -44,7 +47,7 @@ export const UnitBlock = memo(function UnitBlock({
   return (
     <View style={styles.block}>
       <UnitHead unit={unit} aside={sayFilled(unit, slots)} />
-      <WhenNear width={w * scale} height={h * scale} ahead={AHEAD_PX} always={selected !== null}>
+      <WhenNear width={w * scale} height={h * scale} ahead={AHEAD_PX} always={always || selected !== null}>
         {() => <UnitDrawing {...{ unit, slots, scale, lit, selected }} onSelect={select} />}
       </WhenNear>
     </View>

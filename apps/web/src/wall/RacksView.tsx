@@ -10,6 +10,9 @@ import { useWide } from '../ui/useWide';
 /** Height of a unit's head, px. */
 const HEAD_PX = 30;
 
+/** So many racks are all drawn, wherever one is: a whole room can be read and searched through. Of more, those near. */
+const ALL_DRAWN = 40;
+
 interface RacksViewProps {
   readonly units: readonly UnitView[];
   /** How many of them are drawn by now. */
@@ -43,6 +46,7 @@ export function RacksView({ units, shown, slots, lit, choice, onChoose }: RacksV
                   lit={lit}
                   selected={choice?.unitId === each.id ? choice.slot : null}
                   onSelect={onChoose}
+                  always={units.length <= ALL_DRAWN}
                 />
               ) : (
                 <View key={each.id} style={{ height: unitSize(each).h * scale + HEAD_PX }} />
