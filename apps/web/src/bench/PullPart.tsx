@@ -1,4 +1,4 @@
-import { HAND_ID, hazardsOf, HAZARDS } from '@red-shelf/core';
+import { freeOf, HAND_ID, hazardsOf, HAZARDS } from '@red-shelf/core';
 import type { GroupBody, SupplyView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
 import { order, routes } from '../api/client';
@@ -6,8 +6,9 @@ import type { Living } from '../api/contents';
 import { usePreferences, type Stash } from '../api/queries';
 import { useSpotName } from '../api/spotName';
 import { useChange } from '../api/useChange';
-import { sayConflict, sayFetch, sayTray } from '../copy/pull';
-import { sayWhat } from '../copy/supply';
+import { useAllHeld } from '../api/useHeld';
+import { sayConflict, sayFetch, sayStockFree, sayTray } from '../copy/pull';
+import { sayStock, sayWhat } from '../copy/supply';
 import { listOf, many, words } from '../copy/words';
 import { ReasonRow } from '../row/ReasonRow';
 import { space } from '../theme/tokens';
@@ -16,6 +17,7 @@ import { Caution } from '../ui/Caution';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { Tools } from './project/Tools';
+import { sayKept } from './KitMember';
 import { conflictKey, usePull } from './usePull';
 
 interface PullPartProps {
@@ -32,6 +34,18 @@ export function PullPart({ groupId, body, members, stash, onKeep, onAdd }: PullP
   const { units } = usePreferences().preferences;
   const { list, missing, along, tools, conflicts } = usePull(body, members, stash);
   const spotName = useSpotName();
+  const held = useAllHeld();
+  /** How much of it there is, kept for this and free. */
+  const stockOf = (supply: SupplyView): string => {
+    const all = held.get(supply.id) ?? [];
+    const own = all.find(({ id }) => id === groupId)?.amount ?? 0;
+    const free = freeOf(supply.stock.left, all);
+    return sayStockFree(
+      sayStock(supply),
+      own > 0 ? sayKept(supply, own, units) : '',
+      sayKept(supply, free, units),
+    );
+  };
   const fetch = useChange((things: readonly Living[]) =>
     order(routes.moveHoldings, {
       body: {
@@ -73,7 +87,10 @@ export function PullPart({ groupId, body, members, stash, onKeep, onAdd }: PullP
           <ReasonRow
             key={row.thing.lot.id}
             supply={row.thing.supply}
-            reason={sayFetch(row, row.thing.lot.spot ? spotName(row.thing.lot.spot) : '')}
+            reason={[
+              sayFetch(row, row.thing.lot.spot ? spotName(row.thing.lot.spot) : ''),
+              stockOf(row.thing.supply),
+            ].join(' · ')}
           >
             <Button
               label="To the bench"

@@ -30,6 +30,10 @@ export const sayFetch = ({ way, before }: Fetched, address: string): string =>
     .filter(Boolean)
     .join(' · ');
 
+/** "8 sheets: 3 kept for it, 5 free"; of what nothing is kept only how much there is. */
+export const sayStockFree = (stock: string, kept: string, free: string): string =>
+  kept === '' ? stock : `${stock}: ${kept} kept for it, ${free} free`;
+
 export const sayTray = (
   { unit, takes, massMg, widthUm, depthUm }: PullTray & { unit: { label: string; name: string } },
   units: Units,

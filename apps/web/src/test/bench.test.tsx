@@ -148,7 +148,10 @@ test('the pull list of a project: near first, what is used up with what could do
     { ...placed('s4', 'Kiln Door', 5), hex: '#b3282b' },
     supply({ id: 'm1', name: 'Blend', kind: 'marker', form: 'alcohol-dual', place: null }),
   ].map((each) => (each.id === 's3' ? { ...each, holdings: [] } : each));
-  const members = ['s1', 's2', 's3', 'm1'].map((supplyId) => ({ supplyId, amount: 0 }));
+  const members = ['s1', 's2', 's3', 'm1'].map((supplyId) => ({
+    supplyId,
+    amount: supplyId === 's1' ? 2 : 0,
+  }));
   const body = {
     ...{ sort: 'group', what: 'project', name: 'Nine cards', note: '', source: '', acquiredOn: null },
     ...{ members, matches: [], dissolvedOn: null, home: null },
@@ -167,6 +170,7 @@ test('the pull list of a project: near first, what is used up with what could do
       .getAllByRole('link')
       .map((link) => link.getAttribute('aria-label')),
   ).toEqual(['First', 'Second']);
+  expect(within(list).getByText(/: 2 kept for it, \d+ free$/)).toBeTruthy();
   expect(screen.getByText(/^Dry Well is used up\. Instead: Kiln Door, /)).toBeTruthy();
   expect(screen.getByText(/^Blend dissolves what is stamped with First/)).toBeTruthy();
   expect(screen.getByRole('button', { name: /^Caution: Alcohol inks, solvents/ })).toBeTruthy();
