@@ -137,6 +137,8 @@ test('by dragging: a drop is taken where it fits, and one that is refused stays 
     await page.mouse.move(a.x, a.y);
     await page.mouse.down();
     await page.mouse.move(a.x + 12, a.y + 4, { steps: 3 });
+    // What is dragged is in hand before it is let go, however busy the page is.
+    await page.getByRole('complementary', { name: 'In hand' }).waitFor();
     await page.mouse.move(b.x, b.y, { steps: 8 });
     await page.mouse.up();
   };
@@ -168,7 +170,8 @@ async function dragByFinger(page: Page, from: string, to: string): Promise<void>
   const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', point?: { x: number; y: number }) =>
     client.send('Input.dispatchTouchEvent', { type, touchPoints: point ? [point] : [] });
   await touch('touchStart', start);
-  await page.waitForTimeout(450);
+  // One holds until it is in hand, however busy the page is.
+  await page.getByRole('complementary', { name: 'In hand' }).waitFor();
   for (const share of [0.4, 0.8, 1])
     await touch('touchMove', {
       x: start.x + (end.x - start.x) * share,

@@ -20,7 +20,7 @@ export function WhenNear({ width, height, ahead = AHEAD_PX, always = false, chil
   const [near, setNear] = useState(typeof IntersectionObserver === 'undefined');
   useEffect(() => {
     const node = room.current as unknown as Element | null;
-    if (!node || typeof IntersectionObserver === 'undefined') return undefined;
+    if (always || !node || typeof IntersectionObserver === 'undefined') return undefined;
     const watch = new IntersectionObserver(
       (seen) => startTransition(() => setNear(seen.at(-1)?.isIntersecting ?? true)),
       {
@@ -29,7 +29,7 @@ export function WhenNear({ width, height, ahead = AHEAD_PX, always = false, chil
     );
     watch.observe(node);
     return () => watch.disconnect();
-  }, [ahead]);
+  }, [ahead, always]);
   return (
     <View ref={room} style={{ width, height }}>
       {near || always ? children() : null}

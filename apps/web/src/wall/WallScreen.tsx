@@ -1,7 +1,7 @@
 import { isOnWall } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { router } from 'expo-router';
-import { useCallback, useMemo, useRef, useState, type ComponentType } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type ComponentType } from 'react';
 import { ScrollView, StyleSheet, View, type TextInput } from 'react-native';
 import { countIn, hasPlace, isLoose, useContents, type Contents } from '../api/contents';
 import { useStash } from '../api/queries';
@@ -58,6 +58,10 @@ export function WallScreen({ panel: Panel, room: Room, ways: Ways, carry: Carry 
   const carried = useCarried(stash);
   const inHand = carried.length > 0;
   const drop = (): void => setDrops((count) => count + 1);
+  // Drops are counted anew for what is lifted next.
+  useEffect(() => {
+    if (!inHand) setDrops(0);
+  }, [inHand]);
   // What is in hand is set down by pointing twice at one place.
   const latest = useRef({ choice, inHand });
   latest.current = { choice, inHand };

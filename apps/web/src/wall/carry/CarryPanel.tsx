@@ -25,7 +25,7 @@ export interface CarryPanelProps {
   readonly stash: Stash;
   readonly carried: readonly Living[];
   readonly choice: SlotChoice | null;
-  /** Counts the drops: each sets down where one points. */
+  /** Counts the drops of what is in hand: each sets down where one points. */
   readonly drops: number;
   readonly onChoose: (choice: SlotChoice | null) => void;
   /** Everything that could be was set down. */
@@ -69,9 +69,9 @@ export function CarryPanel({ stash, carried, choice, drops, onChoose, onDone }: 
     if (moves.length > 0) await place.mutateAsync(moves).catch(() => null);
     letGoOf();
   };
-  const done = useRef(drops);
+  const done = useRef(0);
   useEffect(() => {
-    // Only another drop sets down: not those before it was lifted.
+    // Also one that came before this panel did: a hand is quicker than a busy page.
     if (drops !== done.current) go();
     done.current = drops;
   }, [drops]);
