@@ -9,7 +9,7 @@ import { handOut, sheetsOf, sortsOf, type Sheet, type Sort } from './wanted';
 
 /** How much is tried in a ms of an ordinary machine. */
 const WORK_A_MS = 700;
-const BUDGET_MS = 250;
+const BUDGET_MS = 200;
 /** What of it may go into looking at every way. */
 const EXACT_SHARE = 0.5;
 /** And into a first plan, so that not every way has to be looked at. */
@@ -74,7 +74,7 @@ function filledUp(sorts: readonly Sort[], sheets: readonly Sheet[], work: Work):
  *
  * @param panels sizes in whole µm; a panel may be turned unless `mayTurn` is false
  * @param stock scraps and sheets, sizes in whole µm
- * @param options `kerfUm` what a cut takes away (0), `trimmerUm` the longest cut (any), `budgetMs` how much is tried (250)
+ * @param options `kerfUm` what a cut takes away (0), `trimmerUm` the longest cut (any), `budgetMs` how much is tried (200)
  * @returns each sheet that is cut into: its cuts in order, its panels and what remains, in µm from its upper left corner
  * @throws RangeError with a sentence, for a size or a count that is none, a name used twice, or more than 2,000 panels
  *
