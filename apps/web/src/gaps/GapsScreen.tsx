@@ -7,6 +7,7 @@ import { usePreferences, useStash, type Stash } from '../api/queries';
 import { useWhere, type Where } from '../api/where';
 import { GAP_TITLES, NO_GAPS } from '../copy/gaps';
 import { many, thousands } from '../copy/words';
+import { Challenge } from '../judge/Challenge';
 import { colour, LIP, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
@@ -16,7 +17,6 @@ import { Waiting } from '../ui/Waiting';
 import { GapActsProvider } from './acts';
 import { Habits } from './Habits';
 import { FormatRow, HalfLikedRow, idleIn } from './idleRows';
-import { OnlyThisBox } from './OnlyThisBox';
 import { PutOff } from './PutOff';
 import { EmptyRow, FamilyRow, LimitRow, roomEnds } from './roomRows';
 import {
@@ -122,7 +122,7 @@ export function GapsScreen() {
         ))}
       </View>
       {question === 'partners' && <Habits stash={stash} />}
-      {question === 'unused' && <OnlyThisBox stash={stash} now={now} />}
+      {question === 'unused' && <Challenge stash={stash} />}
       {shown.length === 0 ? (
         <Note>{NO_GAPS[question]}</Note>
       ) : (

@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { useLocalSearchParams } from 'expo-router';
 import { KitsScreen } from '../bench/KitsScreen';
-import { Challenge } from '../review/look/Challenge';
+import { Challenge } from '../judge/Challenge';
 import { AddScreen } from '../intake/AddScreen';
 import { Dormant } from '../supply/Dormant';
 import { EditForm } from '../supply/EditForm';

@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { router, useLocalSearchParams } from 'expo-router';
 import { ArrangeScreen } from '../arrange/ArrangeScreen';
 import { KitsScreen } from '../bench/KitsScreen';
-import { Challenge } from '../review/look/Challenge';
+import { Challenge } from '../judge/Challenge';
 import { PaperScreen } from '../guide/PaperScreen';
 import { Salvage } from '../review/sortout/Salvage';
 import { BreakUp, SameColour } from '../supply/Beside';

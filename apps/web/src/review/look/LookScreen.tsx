@@ -14,7 +14,7 @@ import { Columns } from '../../ui/Columns';
 import { Note } from '../../ui/Note';
 import { Page } from '../../ui/Page';
 import { Txt } from '../../ui/Txt';
-import { Challenge } from './Challenge';
+import { Challenge } from '../../judge/Challenge';
 import { DormantRow, ForgottenRow, LeaveRow, TrialRow, UnusedRow } from './rows';
 import { Section } from './Section';
 import { useLooks } from './useLooks';

@@ -4,22 +4,22 @@ import { addDays } from 'date-fns/addDays';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { StyleSheet, View } from 'react-native';
-import { order, routes } from '../../api/client';
-import { recordsOf, useRecords, type Stash } from '../../api/queries';
-import { useChange } from '../../api/useChange';
-import { useDraft } from '../../form/useDraft';
-import { livesIn, unitIdsOf } from '../../api/contents';
-import { useWhere } from '../../api/where';
-import { sayLastUsed } from '../../copy/history';
-import { unitTitle } from '../../copy/supply';
-import { many } from '../../copy/words';
-import { ReasonRow } from '../../row/ReasonRow';
-import { UseButton } from '../../row/UseButton';
-import { space } from '../../theme/tokens';
-import { Button } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
-import { Note } from '../../ui/Note';
-import { Txt } from '../../ui/Txt';
+import { order, routes } from '../api/client';
+import { recordsOf, useRecords, type Stash } from '../api/queries';
+import { useChange } from '../api/useChange';
+import { useDraft } from '../form/useDraft';
+import { livesIn, unitIdsOf } from '../api/contents';
+import { useWhere } from '../api/where';
+import { sayLastUsed } from '../copy/history';
+import { unitTitle } from '../copy/supply';
+import { many } from '../copy/words';
+import { ReasonRow } from '../row/ReasonRow';
+import { UseButton } from '../row/UseButton';
+import { space } from '../theme/tokens';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Note } from '../ui/Note';
+import { Txt } from '../ui/Txt';
 
 const WEEKS = 2;
 const SHOWN = 5;
@@ -55,7 +55,7 @@ function Begin({ stash }: { readonly stash: Stash }) {
   return (
     <View style={styles.box} role="region" aria-label="Use only this box">
       <Choice
-        label="Or use only this box, for two weeks"
+        label="Use only this box, for two weeks"
         options={units.map(unitTitle)}
         value={chosen}
         onChange={setChosen}
