@@ -3,7 +3,7 @@ import { NUDGES, preferencesBody, type Preferences } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
-import { usePreferences } from '../api/queries';
+import { usePreferences, useRecords } from '../api/queries';
 import { usePreferenceChange } from '../api/usePreferenceChange';
 import { NUDGE_TITLES } from '../copy/nudges';
 import { into } from '../form/typed';
@@ -17,6 +17,7 @@ import { Columns } from '../ui/Columns';
 import { Field } from '../ui/Field';
 import { Page } from '../ui/Page';
 import { Txt } from '../ui/Txt';
+import { Waiting } from '../ui/Waiting';
 
 const METRIC = 'centimetres and grams';
 const INCHES = 'inches and ounces';
@@ -25,12 +26,15 @@ const SOUTH = 'south of the equator';
 
 /** How the app speaks to this person: measures, families, seasons, nudges; and how it looks on this device. */
 export function SettingsScreen() {
+  const { data: known, error } = useRecords();
   const { preferences } = usePreferences();
   const keep = usePreferenceChange();
   const scheme = useSchemeChoice();
   const set = (changes: Partial<Preferences>): void => keep.mutate(changes);
   const { units, hemisphere, hideOutOfSeason, muted, familyOrder } = preferences;
   const order = familyOrder.map((group) => FAMILY_GROUP_INFO[group].name).join(', ');
+  // What is chosen is written over what is kept, so that has to be there first.
+  if (!known) return <Waiting error={error} />;
   return (
     <Page title="Settings" aside="Each can be undone">
       <Columns
