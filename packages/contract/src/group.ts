@@ -1,7 +1,6 @@
 import { KINDS, lineOf, paragraphsOf } from '@red-shelf/core';
 import { z } from 'zod';
 
-/** Things kept whole beside the supplies: kits and collections, bought packs, ranges, sessions, preferences. */
 export const id = z.string().min(1).max(64);
 export const named = (what: string) => lineOf(what, 120).min(1, `${what} is missing.`);
 
@@ -46,9 +45,9 @@ export const groupBody = z.object({
     )
     .max(100, 'At most 100 needs in one project.')
     .optional(),
-  /** Members that are not there: missing from a kit, or out of the house with a travel list. */
+  /** Members that are not there: missing from a kit, out of the house with a travel list, packed with a project. */
   away: z.array(id).max(500).optional(),
-  /** Since when a travel list is out; null, or left out, while it is at home. */
+  /** Since when a travel list is out, or a project is packed; null, or left out, while it is not. */
   awaySince: z.iso.datetime().nullable().optional(),
   /** Palettes: the unit that holds it instead of a family. */
   home: id.nullable().default(null),

@@ -1,4 +1,4 @@
-import { holdsBack, lessHeld, type Posted, takenBy } from '@red-shelf/core';
+import { formOf, holdsBack, lessHeld, type Posted, type Supply, takenBy } from '@red-shelf/core';
 import type { GroupBody, RecordBody } from './records';
 
 /** The kit or the project an act was done for; null where its id names neither. `recordOf` knows records by id. */
@@ -13,11 +13,11 @@ export function readHeldFor(
 /** The kit or project once an act was done for it; null where it keeps as much back as before. */
 export function afterUseFor(
   held: GroupBody,
-  supplyId: string,
+  { id, kind, form }: Pick<Supply, 'id' | 'kind' | 'form'>,
   happening: Posted['happening'],
 ): GroupBody | null {
-  const amount = takenBy(happening);
-  const members = lessHeld(held.members, supplyId, amount);
+  const amount = takenBy(happening, formOf(kind, form).counting);
+  const members = lessHeld(held.members, id, amount);
   return amount > 0 && members.some((each, i) => each.amount !== held.members[i]?.amount)
     ? { ...held, members }
     : null;

@@ -24,7 +24,7 @@ export async function actOnSupply(
     const held = 'heldFor' in request && request.heldFor ? await mustHold(tx, request.heldFor) : null;
     const act = planned(ports, supply, lots, await asked(tx, found, request, held?.group.name));
     await recorder.post([{ supplyId: id, act }]);
-    const less = held && afterUseFor(held.group, id, act.happening);
+    const less = held && afterUseFor(held.group, supply, act.happening);
     if (less) {
       const { row } = held;
       const after = { ...row, body: less, version: row.version + 1, updatedAt: ports.now() };

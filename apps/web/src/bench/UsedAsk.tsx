@@ -58,9 +58,17 @@ export function UsedAsk({ supply, lot, onDone }: UsedAskProps) {
   const submit = (): void =>
     ask.submit(async ({ used, stays: typed }) => {
       const piece = staying === 'share' && share > 0 ? remainsOf(supply, { share }) : typed;
-      const body = stockRequest.parse(bodyOf(lot, staying, used, piece !== null && keeps ? piece : null));
-      await write.mutateAsync(lot.as === 'whole' ? { ...body, ...heldFor.said } : body);
+      const kept = piece !== null && keeps ? piece : null;
+      const body = stockRequest.safeParse(bodyOf(lot, staying, used, kept));
+      if (!body.success) {
+        // What is too much to be written stands at its field, in the contract's own sentence.
+        const [wrong] = body.error.issues;
+        ask.refuse(wrong?.path[0] === 'pieces' ? 'stays' : 'used', wrong?.message ?? '');
+        return false;
+      }
+      await write.mutateAsync(lot.as === 'whole' ? { ...body.data, ...heldFor.said } : body.data);
       onDone();
+      return true;
     });
   return (
     <View style={styles.box} role="form" aria-label={`What was used of ${supply.name}`}>

@@ -1,4 +1,4 @@
-import { halfLiked, idleFormats, type IdleFormat } from '@red-shelf/core';
+import { factsAfter, halfLiked, idleFormats, type IdleFormat } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { View } from 'react-native';
@@ -43,7 +43,7 @@ export function HalfLikedRow({ supply }: { readonly supply: SupplyView }) {
         label="Let it go"
         says={`Let ${supply.name} go`}
         disabled={change.isPending}
-        onPress={() => change.mutate({ ...supply.facts, status: 'leaving', grade: 'give away' })}
+        onPress={() => change.mutate(factsAfter(supply.facts, 'pass on'))}
       />
       <Hush question="unused" about={`half ${supply.id}`} name={supply.name} />
     </ReasonRow>

@@ -103,7 +103,7 @@ const NAMED = 3;
 
 export function LimitRow({ row }: { readonly row: OverCap }) {
   const { count, cap, mustLeave, candidates } = row.verdict;
-  const least = candidates.slice(0, Math.max(NAMED, Math.min(mustLeave, NAMED)));
+  const least = candidates.slice(0, NAMED);
   return (
     <View role="listitem" style={rowStyles.row}>
       <View style={rowStyles.thing}>

@@ -34,7 +34,7 @@ export function foretellAct(
   const supplies = [supply, ...(bottle ? [bottle] : [])].map((each) =>
     afterEvent(each, event, each === supply ? plan.made.map((lot) => newLot(lot, supplyId)) : []),
   );
-  const less = held && afterUseFor(held, supplyId, plan.happening);
+  const less = held && afterUseFor(held, supply, plan.happening);
   const record = less && heldFor ? known.record(heldFor) : undefined;
   return foretold(naming, 'act', supply.name, {
     supplies,

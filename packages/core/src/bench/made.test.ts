@@ -19,6 +19,11 @@ test('what was made for a job like it is found by a word of its own; whole piece
     'Coloured otters',
   ]);
   expect(madeFor('of 12', things)).toEqual([]);
+  // Words every job has say nothing, and neither does a part of another word.
+  expect(
+    madeFor('cards for the other', [piece('Cards for the otter', 'made'), piece('Another', 'made')]),
+  ).toEqual([]);
+  expect(madeFor('An otter', things).map(({ name }) => name)).toEqual(['Coloured otters']);
   expect(madeFor('', things)).toEqual([]);
 });
 

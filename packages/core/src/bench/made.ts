@@ -9,18 +9,38 @@ interface Thing extends Pick<Supply, 'form' | 'name' | 'note' | 'facts'> {
   readonly stock: { readonly left: number };
 }
 
-/** Shorter words say nothing of a job. */
+/** Shorter words say nothing of a job, and these neither. */
 const SHORTEST = 3;
+const IDLE_WORDS: ReadonlySet<string> = new Set([
+  'the',
+  'and',
+  'for',
+  'with',
+  'from',
+  'card',
+  'cards',
+  'made',
+]);
+/** From so many letters on the beginning of a word is enough: "otter" and "otters". */
+const STEM = 4;
+
+const wordsIn = (text: string): string[] =>
+  fold(text)
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter((word) => word.length >= SHORTEST && !IDLE_WORDS.has(word));
+
+const isAlike = (a: string, b: string): boolean =>
+  a === b || (Math.min(a.length, b.length) >= STEM && (a.startsWith(b) || b.startsWith(a)));
 
 /** Made and half-made pieces that share a word with a job, in name, theme, tags or note; the whole ones first. Things times words. */
 export function madeFor<T extends Thing>(job: string, things: readonly T[]): T[] {
-  const words = fold(job)
-    .split(/[^\p{L}\p{N}]+/u)
-    .filter((word) => word.length >= SHORTEST);
+  const words = wordsIn(job);
   const shares = ({ name, note, facts }: T): boolean => {
     const theme = facts.attributes?.theme;
-    const said = fold([name, note, typeof theme === 'string' ? theme : '', ...(facts.tags ?? [])].join(' '));
-    return words.some((word) => said.includes(word));
+    const said = wordsIn(
+      [name, note, typeof theme === 'string' ? theme : '', ...(facts.tags ?? [])].join(' '),
+    );
+    return words.some((word) => said.some((each) => isAlike(word, each)));
   };
   return MADE_FORMS.flatMap((made) =>
     things.filter((thing) => thing.form === made && thing.stock.left > 0 && shares(thing)),

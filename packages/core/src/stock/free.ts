@@ -1,3 +1,4 @@
+import type { Counting } from '../kinds/definition';
 import type { Posted } from './post';
 
 /** A kit or a project that keeps some of a supply to itself. */
@@ -39,10 +40,16 @@ export function heldByGroups(groups: readonly HoldingGroup[]): Map<string, Held[
 export const freeOf = (left: number, held: readonly Pick<Held, 'amount'>[]): number =>
   Math.max(0, left - held.reduce((sum, { amount }) => sum + amount, 0));
 
-/** How much of a supply's whole things an act took; 0 where it took none. */
-export const takenBy = (happening: Posted['happening']): number => {
+/** How much of a supply's whole things an act used; 0 where it used none. A remnant that is cut off a roll with what was used is not used. */
+export const takenBy = (happening: Posted['happening'], counting: Counting): number => {
   if (happening.act === 'use') return happening.of === 'whole' ? happening.amount : 0;
-  return happening.act === 'cut' ? happening.sheets : 0;
+  if (happening.act !== 'cut') return 0;
+  if (counting !== 'length') return happening.sheets;
+  const kept = (happening.pieces ?? []).reduce(
+    (sum, { items, sizeUm }) => sum + items * Math.max(sizeUm.widthUm, sizeUm.heightUm),
+    0,
+  );
+  return Math.max(0, happening.sheets - kept);
 };
 
 /** Members once some of one was used for what they are kept for: so much less is kept back. */

@@ -40,6 +40,9 @@ test('what is used for a project or a kit is kept aside for it no longer', () =>
   expect(moreHeld([{ supplyId: 's', amount: 3 }], 's', 5)).toEqual([{ supplyId: 's', amount: 8 }]);
   expect(moreHeld([{ supplyId: 's', amount: 3 }], 't', 5)).toHaveLength(2);
   expect(lessHeld([{ supplyId: 's', amount: 3 }], 's', 5)).toEqual([{ supplyId: 's', amount: 0 }]);
-  expect(takenBy({ act: 'use', of: 'base', amount: 2 })).toBe(0);
-  expect(takenBy({ act: 'cut', sheets: 2, bases: 4, scraps: 0 })).toBe(2);
+  expect(takenBy({ act: 'use', of: 'base', amount: 2 }, 'sheets')).toBe(0);
+  expect(takenBy({ act: 'cut', sheets: 2, bases: 4, scraps: 0 }, 'sheets')).toBe(2);
+  // 1.1 m off a roll with a remnant of 30 cm: 80 cm were used.
+  const pieces = [{ as: 'scrap' as const, items: 1, sizeUm: { widthUm: 16_000, heightUm: 300_000 } }];
+  expect(takenBy({ act: 'cut', sheets: 1_100_000, bases: 0, scraps: 1, pieces }, 'length')).toBe(800_000);
 });
