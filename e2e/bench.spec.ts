@@ -33,7 +33,7 @@ test('a project: its things are fetched in walking order, used, and put back whe
   const pull = page.getByRole('region', { name: 'Pull list' });
   await expect(pull.getByText(/^3 things to fetch, near ones first/)).toBeVisible();
   await pull.getByRole('button', { name: 'All 3 are on the bench' }).click();
-  await expect(pull.getByText(/^0 things to fetch.* · 3 on the bench already/)).toBeVisible();
+  await expect(pull.getByText(/^nothing left to fetch.* · 3 on the bench already/)).toBeVisible();
 
   await page.goto(`${room.url}/bench`);
   const out = page.getByRole('region', { name: 'Out now' });

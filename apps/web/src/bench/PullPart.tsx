@@ -65,8 +65,12 @@ export function PullPart({ groupId, body, members, stash, onKeep, onAdd }: PullP
       </Txt>
       <Txt look="quiet">
         {[
-          `${many(list.rows.length, 'thing')} to fetch, near ones first`,
-          list.out.length > 0 ? `${list.out.length} on the bench already` : '',
+          list.rows.length > 0
+            ? `${many(list.rows.length, 'thing')} to fetch, near ones first`
+            : 'nothing left to fetch',
+          list.out.length > 0
+            ? `${list.out.length} ${body.awaySince ? 'in its envelope' : 'on the bench already'}`
+            : '',
           list.lost.length > 0
             ? `without a place: ${listOf(list.lost.map(({ supply }) => supply.name))}`
             : '',

@@ -122,7 +122,7 @@ export function GapsScreen() {
         ))}
       </View>
       {question === 'partners' && <Habits stash={stash} />}
-      {question === 'unused' && <Challenge stash={stash} />}
+      {question === 'unused' && <Challenge stash={stash} folded />}
       {shown.length === 0 ? (
         <Note>{NO_GAPS[question]}</Note>
       ) : (

@@ -9,7 +9,7 @@ import { Folded } from '../ui/Folded';
 import { Txt } from '../ui/Txt';
 
 const WAYS: readonly (readonly [PartnerHabit | null, string])[] = [
-  [null, 'as my stash shows'],
+  [null, 'as it shows'],
   ['together', 'always together'],
   ['never', 'never'],
 ];

@@ -18,6 +18,7 @@ import { UseButton } from '../row/UseButton';
 import { space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
+import { Folded } from '../ui/Folded';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 
@@ -25,14 +26,20 @@ const WEEKS = 2;
 const SHOWN = 5;
 const iso = (date: Date): string => format(date, 'yyyy-MM-dd');
 
-/** "Use only this box": one unit for two weeks, and what of it has been used. */
-export function Challenge({ stash }: { readonly stash: Stash }) {
-  const { data } = useRecords();
-  const running = recordsOf(data, 'challenge').find(({ body }) => body.until >= iso(new Date()));
-  return running ? <Running challenge={running} stash={stash} /> : <Begin stash={stash} />;
+interface ChallengeProps {
+  readonly stash: Stash;
+  /** Where it stands above a list, it is opened before one chooses. */
+  readonly folded?: boolean;
 }
 
-function Begin({ stash }: { readonly stash: Stash }) {
+/** "Use only this box": one unit for two weeks, and what of it has been used. */
+export function Challenge({ stash, folded = false }: ChallengeProps) {
+  const { data } = useRecords();
+  const running = recordsOf(data, 'challenge').find(({ body }) => body.until >= iso(new Date()));
+  return running ? <Running challenge={running} stash={stash} /> : <Begin stash={stash} folded={folded} />;
+}
+
+function Begin({ stash, folded }: Required<ChallengeProps>) {
   const [chosen, setChosen, clear] = useDraft('challenge', '');
   const add = useChange((body: ChallengeBody) => order(routes.addRecord, { body: { body } }));
   const filled = new Set(stash.supplies.flatMap(unitIdsOf));
@@ -52,15 +59,24 @@ function Begin({ stash }: { readonly stash: Stash }) {
       })
       .then(clear, () => undefined);
   };
+  const choice = (
+    <Choice
+      label="Use only this box, for two weeks"
+      options={units.map(unitTitle)}
+      value={chosen}
+      onChange={setChosen}
+      optional
+    />
+  );
   return (
     <View style={styles.box} role="region" aria-label="Use only this box">
-      <Choice
-        label="Use only this box, for two weeks"
-        options={units.map(unitTitle)}
-        value={chosen}
-        onChange={setChosen}
-        optional
-      />
+      {folded ? (
+        <Folded label="Use only this box" value={chosen === '' ? 'for two weeks' : chosen}>
+          {choice}
+        </Folded>
+      ) : (
+        choice
+      )}
       {unit && <Button label={`Only ${chosen}: begin`} main busy={add.isPending} onPress={begin} />}
     </View>
   );
