@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import express, { type Express } from 'express';
+import type { Express } from 'express';
 import packedFiles from 'express-static-gzip';
 import type { Logger } from 'pino';
 import { compressed } from './http/compressed';
@@ -8,6 +8,8 @@ import { localOnly } from './http/guard';
 import { headers } from './http/headers';
 import { asideHere } from './aside/here';
 import { errorHandler, unknownApi } from './http/problem';
+import { inRoute } from './http/inRoute';
+import { strictApp } from './http/strict';
 import { apiRoutes } from './routes/api';
 import { fileApi } from './routes/files';
 import type { Context } from './services/context';
@@ -18,8 +20,7 @@ import type { Sharing } from './share/sharing';
 /** The stash over HTTP, and the web app's files when `webFolder` is given; who may ask is decided before. */
 export function makeInside(given: Context, log: Logger, webFolder?: string): Express {
   const context = { ...given, aside: given.aside ?? asideHere(given) };
-  const app = express();
-  app.disable('x-powered-by');
+  const app = strictApp();
   const uploads = new Uploads();
   app.use('/api', fresh, compressed);
   app.use(fileApi(context, uploads));
@@ -32,9 +33,8 @@ export function makeInside(given: Context, log: Logger, webFolder?: string): Exp
 
 /** The door of this machine: nobody is asked for anything here. */
 export function localDoor(inside: Express, log: Logger, sharing?: Sharing): Express {
-  const app = express();
-  app.disable('x-powered-by');
-  app.use(localOnly, headers);
+  const app = strictApp();
+  app.use(inRoute, localOnly, headers);
   app.use('/api', fresh);
   app.use(shareRoutes(sharing));
   app.use(inside);

@@ -3,7 +3,7 @@ import { rename, rm } from 'node:fs/promises';
 import { dirname, join, resolve } from 'node:path';
 import { asideHere } from './aside/here';
 import { joinStore } from './db/open';
-import { sendBackup } from './services/backup';
+import { sendBackup, withWritten } from './services/backup';
 import { systemPorts } from './services/ports';
 import { settingsOf, sayWhyNot } from './start';
 
@@ -26,8 +26,11 @@ try {
     folder: join(dirname(db), 'photos'),
     prepare: () => Promise.resolve('unreadable' as const),
   };
-  const context = { store, ports: systemPorts, photos };
-  await sendBackup({ ...context, aside: asideHere(context) }, createWriteStream(`${out}.part`));
+  const here = { store, ports: systemPorts, photos };
+  const context = { ...here, aside: asideHere(here) };
+  await withWritten(context, 'document', undefined, (document) =>
+    sendBackup(context, document, createWriteStream(`${out}.part`)),
+  );
   await rename(`${out}.part`, out);
   store.close();
   console.log(`Backup written: ${out}`);

@@ -7,6 +7,7 @@ import { localDoor, makeInside } from './app';
 import { asideProcess } from './aside/beside';
 import { holdAlone } from './db/holdAlone';
 import { openedBeside } from './db/ownFiles';
+import { routeNow } from './http/inRoute';
 import { openStore } from './db/open';
 import { photoProcesses } from './jobs/photoProcesses';
 import { copyOfToday } from './services/copies';
@@ -14,6 +15,7 @@ import { stashList, type Context } from './services/context';
 import { systemPorts } from './services/ports';
 import { gapsNow } from './services/gaps';
 import { sweepPhotos } from './services/sweep';
+import { sweepTempFolders } from './services/tempFolder';
 import { chosenAddresses } from './share/addresses';
 import { shareDoor } from './share/door';
 import { Sharing } from './share/sharing';
@@ -25,13 +27,15 @@ const WARM_AFTER_MS = 2000;
 
 const settings = settingsOf(process.env);
 const log = pino({ level: settings.LOG_LEVEL });
+// One answer that went wrong ends that answer: the others, and what was acknowledged, must not suffer for it.
+process.on('unhandledRejection', (reason) => log.error({ err: reason, route: routeNow() }, 'unhandled'));
 const db = resolve(settings.RED_SHELF_DB);
 const migrations = resolve(settings.RED_SHELF_MIGRATIONS);
 
 /** The stash, held by this program alone. */
 async function open() {
   try {
-    await mkdir(dirname(db), { recursive: true });
+    await mkdir(dirname(db), { recursive: true, mode: 0o700 });
     const release = await holdAlone(db);
     return { release, store: await openStore(db, migrations) };
   } catch (error) {
@@ -70,6 +74,7 @@ const server = localDoor(inside, log, sharing).listen(settings.PORT, '127.0.0.1'
     .then(() => warmUp())
     .catch((failure: unknown) => log.error({ err: failure }, 'list'));
   void writeFile(openedBeside(db), JSON.stringify({ url, pid: process.pid })).catch(() => undefined);
+  void sweepTempFolders().catch((failure: unknown) => log.warn({ err: failure }, 'temp folders'));
   void tidy();
   return undefined;
 });

@@ -1,6 +1,7 @@
 import { dirname } from 'node:path';
 import { newPassphrase } from '@red-shelf/contract';
 import { z } from 'zod';
+import { StashGone } from './db/fileIdentity';
 import { InUse } from './db/holdAlone';
 import { NotOpened } from './db/lookFirst';
 import { copiesOf } from './services/copies';
@@ -17,6 +18,9 @@ const settings = z.object({
   RED_SHELF_PASSPHRASE: newPassphrase.optional(),
   LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent']).default('warn'),
 });
+
+/** What the database driver says, without a code, where SQLite could not open a file (SQLITE_CANTOPEN is 14). */
+const CANNOT_OPEN = /^ConnectionFailed\(.*: 14"\)$/;
 
 /** Ends the program with a sentence. */
 export function endWith(sentence: string): never {
@@ -40,7 +44,7 @@ async function wayOut(db: string): Promise<string> {
 
 /** Why the program does not start: what, why, what to do. */
 export async function sayWhyNot(error: unknown, db: string, port?: number): Promise<string> {
-  if (error instanceof InUse) return error.message;
+  if (error instanceof InUse || error instanceof StashGone) return error.message;
   if (error instanceof NotOpened)
     return error.code === 'damaged' ? `${error.message} ${await wayOut(db)}` : error.message;
   for (let at = error; at instanceof Error; at = at.cause) {
@@ -51,7 +55,7 @@ export async function sayWhyNot(error: unknown, db: string, port?: number): Prom
       return `The system does not let this program answer on port ${port}. Choose one above 1023: PORT=4310 npm start.`;
     if (/^(SQLITE_FULL|ENOSPC|EDQUOT)/.test(code))
       return `The disk with ${dirname(db)} is full. Make room on it, and start again; nothing was changed.`;
-    if (/^(EEXIST|SQLITE_READONLY|SQLITE_CANTOPEN|EACCES|EPERM|EROFS|ENOTDIR)/.test(code))
+    if (/^(EEXIST|SQLITE_READONLY|SQLITE_CANTOPEN|EACCES|EPERM|EROFS|ENOTDIR)/.test(code) || CANNOT_OPEN.test(at.message))
       return `${dirname(db)} cannot be written to. Allow writing there, or name another place: RED_SHELF_DB=… npm start.`;
     if (/^(SQLITE_CORRUPT|SQLITE_NOTADB)/.test(code))
       return `The stash in ${db} is damaged. ${await wayOut(db)}`;

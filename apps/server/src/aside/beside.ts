@@ -1,6 +1,7 @@
 import { fork, type ChildProcess } from 'node:child_process';
 import type { Written } from '../db/open';
-import { Refusal } from '../services/refusal';
+import { inTurn } from '../db/inTurn';
+import { busyNow, Refusal } from '../services/refusal';
 import { heldBy } from '../jobs/held';
 import type { Sent, Told } from './worker';
 import type { Context } from '../services/context';
@@ -38,11 +39,10 @@ const LIMITS: Readonly<Record<TaskName, Limits>> = {
   applyArrange: { ...LIST, mostMs: MINUTE },
   strips: { ...LIST, mostMs: MINUTE },
 };
-/** Tasks that write, or must see one state: the writes' turn is kept meanwhile. */
+/** Tasks that write: the writes' turn is kept meanwhile. What only reads sees one state by itself. */
 const ALONE: ReadonlySet<TaskName> = new Set([
   'restore',
   'undo',
-  'document',
   'importList',
   'startArrange',
   'applyArrange',
@@ -55,6 +55,7 @@ const tooHeavy = (what: 'time' | 'memory'): Refusal =>
     `This takes more ${what} than it is given here, which nothing this size should. It was broken off, and nothing was changed. Check that it is the right file.`,
   );
 
+/** Where the stash lies, and who works on it. */
 interface Place {
   readonly script: URL;
   readonly db: string;
@@ -72,6 +73,7 @@ export function asideProcess(
 ): Aside {
   const idle: { readonly child: ChildProcess; readonly did: TaskName }[] = [];
   const queue: (() => void)[] = [];
+  const alone = inTurn();
   let busy = 0;
 
   const start = (mostBytes: number): ChildProcess =>
@@ -89,6 +91,7 @@ export function asideProcess(
     child.unref();
     child.channel?.unref();
     child.once('exit', () => drop(child));
+    child.once('error', () => drop(child));
     setTimeout(() => drop(child) && child.kill('SIGKILL'), REST_MS).unref();
     return undefined;
   };
@@ -104,7 +107,7 @@ export function asideProcess(
     const child = like?.child ?? (name === 'strips' ? undefined : idle.at(-1)?.child);
     if (child) drop(child);
     if (!child?.connected) return start(mostBytes);
-    child.removeAllListeners('exit');
+    child.removeAllListeners();
     child.ref();
     child.channel?.ref();
     return child;
@@ -114,6 +117,8 @@ export function asideProcess(
     new Promise<Written<A>>((resolve, reject) => {
       const { mostMs, mostBytes } = { ...LIMITS, ...limits }[sent.name];
       const child = next(sent.name, mostBytes);
+      // Where the system has nothing left to start one with, it says so here, and never sets up the channel.
+      if (child.pid === undefined) return void child.once('error', (error) => reject(busyNow(error)));
       const since = Date.now();
       const done = (): void => {
         clearInterval(looking);
@@ -124,6 +129,7 @@ export function asideProcess(
       const end = (error: unknown): void => {
         done();
         const settle = () => reject(error instanceof Error ? error : new Error(String(error)));
+        child.once('error', settle);
         if (child.exitCode !== null || child.signalCode !== null) return settle();
         child.once('exit', settle);
         child.kill('SIGKILL');
@@ -139,9 +145,10 @@ export function asideProcess(
       child.once('exit', (code) =>
         end(code === null || code === 134 ? tooHeavy('memory') : new Error(`Work beside ended with ${code}`)),
       );
+      child.once('error', end);
       child.on('message', (told: Told) => {
         if ('progress' in told) return report(told);
-        if ('failed' in told) return end(new Error(told.failed));
+        if ('failed' in told) return end(Object.assign(new Error(told.failed), { code: told.code }));
         done();
         rest(child, sent.name);
         if ('answer' in told) return resolve({ answer: told.answer as A, touched: told.touched });
@@ -149,29 +156,44 @@ export function asideProcess(
         return reject(new Refusal(status, code, title, more));
       });
       child.send({ ...sent, ...place }, (error) => error && end(error));
+      return undefined;
     });
-  /** A few at a time, so that they hold no more memory than a few do. */
-  const inLane = async <A>(work: () => Promise<A>): Promise<A> => {
-    if (busy >= LANES) await new Promise<void>((go) => queue.push(go));
-    busy++;
+  /** A few at a time, so that they hold no more memory than a few do; who hung up meanwhile is not waited for. */
+  const inLane = async <A>(work: () => Promise<A>, signal?: AbortSignal): Promise<A> => {
+    if (busy >= LANES)
+      await new Promise<void>((go, leave) => {
+        const gone = (): void => {
+          queue.splice(queue.indexOf(turn), 1);
+          leave(signal?.reason as Error);
+        };
+        const turn = (): void => {
+          signal?.removeEventListener('abort', gone);
+          go();
+        };
+        queue.push(turn);
+        signal?.addEventListener('abort', gone);
+      });
+    else busy++;
     try {
+      signal?.throwIfAborted();
       return await work();
     } finally {
-      busy--;
-      queue.shift()?.();
+      // The lane is handed to the next one, so that nobody who comes in between takes it.
+      const next = queue.shift();
+      if (next) next();
+      else busy--;
     }
   };
 
   return async (name, task, { report, signal } = {}) => {
     const work = () =>
-      inLane(() =>
-        inProcess<never>(
-          { name, task, ...place },
-          (told) => 'progress' in told && report?.(told.progress),
-          signal,
-        ),
+      inProcess<never>(
+        { name, task, ...place, identity: store.identity },
+        (told) => 'progress' in told && report?.(told.progress),
+        signal,
       );
-    if (ALONE.has(name)) return store.exclusive(work);
-    return (await work()).answer;
+    if (!ALONE.has(name)) return inLane(() => work().then(({ answer }) => answer), signal);
+    // One that writes takes one lane, and takes it first: the writes' turn is not kept while it waits for others.
+    return alone(() => inLane(() => store.exclusive(work), signal));
   };
 }

@@ -15,9 +15,6 @@ export const asideHere = (context: Context): Aside => {
         signal?.throwIfAborted();
         report?.(progress);
       });
-    // What only reads must see one state.
-    if (name === 'document')
-      return context.store.exclusive(async () => ({ answer: await work(), touched: [] }));
     return work();
   };
   here.aside = aside;

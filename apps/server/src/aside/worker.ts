@@ -1,6 +1,7 @@
 import { joinStore } from '../db/open';
 import type { Touched } from '../db/tx';
-import { Refusal } from '../services/refusal';
+import { StashGone } from '../db/fileIdentity';
+import { Refusal, stashGone } from '../services/refusal';
 import { systemPorts } from '../services/ports';
 import type { Progress, TaskName, Tasks } from '../services/aside';
 import { TASKS } from './tasks';
@@ -10,13 +11,15 @@ export interface Sent {
   readonly name: TaskName;
   readonly task: Tasks[TaskName]['task'];
   readonly db: string;
+  /** Which file that is: another one in its place is not opened. */
+  readonly identity: string;
   readonly photos: string;
 }
 export type Told =
   | { readonly progress: Progress }
   | { readonly answer: unknown; readonly touched: readonly Touched[] }
   | { readonly problem: Refusal['problem'] }
-  | { readonly failed: string };
+  | { readonly failed: string; readonly code: string | undefined };
 
 /** Does one piece of long work after another, each with a connection of its own. */
 process.on('message', (sent: Sent) => {
@@ -26,18 +29,28 @@ process.on('message', (sent: Sent) => {
   void work(sent, (progress) => tell({ progress }))
     .catch((error: unknown): Told => {
       if (error instanceof Refusal) return { problem: error.problem };
-      return { failed: error instanceof Error ? (error.stack ?? error.message) : String(error) };
+      if (error instanceof StashGone) return { problem: stashGone(error).problem };
+      return { failed: error instanceof Error ? (error.stack ?? error.message) : String(error), code: codeOf(error) };
     })
     .then(tell);
 });
 // Without the server there is nobody to work for; what is not finished is rolled back.
 process.on('disconnect', () => process.exit(0));
 
+/** The system's or the database's own word for what went wrong, so that a full disk is said as that. */
+function codeOf(error: unknown): string | undefined {
+  for (let at = error; at instanceof Error; at = at.cause) {
+    const { code } = at as NodeJS.ErrnoException;
+    if (code !== undefined) return code;
+  }
+  return undefined;
+}
+
 /** Where everything was replaced, nobody needs to be told of each thing. */
 const briefly = (touched: Touched): Touched => (touched.all ? { ...touched, supplies: new Set() } : touched);
 
-async function work({ name, task, db, photos }: Sent, report: (progress: Progress) => void): Promise<Told> {
-  const store = await joinStore(db);
+async function work({ name, task, db, identity, photos }: Sent, report: (progress: Progress) => void): Promise<Told> {
+  const store = await joinStore(db, identity);
   try {
     const touched: Touched[] = [];
     store.onTouched((each) => touched.push(briefly(each)));

@@ -1,10 +1,12 @@
-import { mkdirSync } from 'node:fs';
-import { dirname } from 'node:path';
+import { chmodSync, closeSync, existsSync, mkdirSync, openSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join, parse } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { createClient, type Client } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { bringOver } from './bringOver';
+import { fileIdentity, StashGone } from './fileIdentity';
 import { inTurn } from './inTurn';
 import { lookFirst } from './lookFirst';
 import * as schema from './schema';
@@ -12,6 +14,8 @@ import { settle } from './settle';
 import { stamp, touchedIn, type Readable, type Touched, type Tx } from './tx';
 
 export interface Store {
+  /** Which file it is, whatever its path (`fileIdentity`). */
+  readonly identity: string;
   /** For reading outside a transaction. */
   readonly read: Readable;
   /** Runs one transaction; writes wait for one another, so SQLite never has to refuse one. */
@@ -20,6 +24,8 @@ export interface Store {
    * Keeps the writes' turn while another process writes, and tells afterwards what that touched. No transaction is open.
    */
   readonly exclusive: <T>(work: () => Promise<Written<T>>) => Promise<T>;
+  /** Reads one state of the stash, whatever is written meanwhile; no write waits for it. */
+  readonly snapshot: <T>(work: (db: Readable) => Promise<T>) => Promise<T>;
   /** Told after every write what it touched. */
   readonly onTouched: (hear: (touched: Touched) => void) => void;
   /** SQLite's own integrity check; `ok` when the file is sound. */
@@ -40,8 +46,9 @@ export interface Written<T> {
  * One connection writes and another reads, so that a reader never sees half a transaction.
  */
 export async function openStore(file: string, migrationsFolder: string): Promise<Store> {
-  mkdirSync(dirname(file), { recursive: true });
+  mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
   await lookFirst(file, migrationsFolder);
+  ownRights(file);
   const writer = await writerOf(file);
   const writeDb = drizzle(writer, { schema });
   await migrate(writeDb, { migrationsFolder });
@@ -50,8 +57,24 @@ export async function openStore(file: string, migrationsFolder: string): Promise
   return storeOver(file, writer);
 }
 
-/** Opens a stash file that another process has open, and has brought to the current shape. */
-export const joinStore = async (file: string): Promise<Store> => storeOver(file, await writerOf(file));
+/** A stash is its person's own business: nobody else reads it. What SQLite keeps beside it gets the same rights. */
+function ownRights(file: string): void {
+  if (existsSync(file)) chmodSync(file, 0o600);
+  else closeSync(openSync(file, 'wx', 0o600));
+}
+
+/**
+ * Opens a stash file that another process has open, and has brought to the current shape. Throws StashGone where it is not
+ * there, or is another than the one of that `identity`; it never makes one.
+ */
+export async function joinStore(file: string, identity = fileIdentity(file)): Promise<Store> {
+  // Opening would make a new, empty one.
+  if (identity === undefined || fileIdentity(file) !== identity) throw new StashGone(file);
+  const store = await storeOver(file, await writerOf(file));
+  if (fileIdentity(file) === identity) return store;
+  store.close();
+  throw new StashGone(file);
+}
 
 async function writerOf(file: string): Promise<Client> {
   const writer = createClient({ url: pathToFileURL(file).href, concurrency: 1, intMode: 'number' });
@@ -71,7 +94,23 @@ async function storeOver(file: string, writer: Client): Promise<Store> {
   const reader = createClient({ url: pathToFileURL(file).href, concurrency: 1, intMode: 'number' });
   await reader.execute('PRAGMA busy_timeout = 5000');
   await reader.execute('PRAGMA query_only = ON');
-  const turn = inTurn();
+  const identity = fileIdentity(file);
+  const inOwnTurn = inTurn();
+  let gone: StashGone | undefined;
+  /** Refuses where the file is not the one that was opened any more; what was known up to then is saved once. */
+  const refuseGone = async (): Promise<void> => {
+    if (gone === undefined && fileIdentity(file) === identity) return;
+    gone ??= new StashGone(file, await rescue(writer, file));
+    throw gone;
+  };
+  /** One write after another; each looks at the file before it begins, and before it is acknowledged. */
+  const turn = <T>(work: () => Promise<T>): Promise<T> =>
+    inOwnTurn(async () => {
+      await refuseGone();
+      const answer = await work();
+      await refuseGone();
+      return answer;
+    });
   const listeners: ((touched: Touched) => void)[] = [];
   const transact = async <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {
     let touched: Touched | undefined;
@@ -85,6 +124,7 @@ async function storeOver(file: string, writer: Client): Promise<Store> {
     return result;
   };
   return {
+    identity: identity ?? '',
     read: drizzle(reader, { schema }),
     write: (work) => turn(() => transact(work)),
     exclusive: (work) =>
@@ -93,6 +133,17 @@ async function storeOver(file: string, writer: Client): Promise<Store> {
         for (const each of touched) for (const hear of listeners) hear(each);
         return answer;
       }),
+    snapshot: async (work) => {
+      if (fileIdentity(file) !== identity) throw gone ?? new StashGone(file);
+      const client = createClient({ url: pathToFileURL(file).href, concurrency: 1, intMode: 'number' });
+      try {
+        await client.execute('PRAGMA busy_timeout = 5000');
+        // In WAL mode a transaction that only reads sees what was there at its first read, and locks out nobody.
+        return await drizzle(client, { schema }).transaction(work, { behavior: 'deferred' });
+      } finally {
+        client.close();
+      }
+    },
     onTouched: (hear) => listeners.push(hear),
     integrity: async () => {
       const { rows } = await reader.execute('PRAGMA integrity_check');
@@ -101,10 +152,27 @@ async function storeOver(file: string, writer: Client): Promise<Store> {
     copyInto: (path) =>
       turn(async () => {
         await writer.execute({ sql: 'vacuum into ?', args: [path] });
+        chmodSync(path, 0o600);
       }),
     close: () => {
       reader.close();
       writer.close();
     },
   };
+}
+
+/** Writes what a connection still holds of a file that is gone beside it, or where temporary files lie; null where neither goes. */
+async function rescue(writer: Client, file: string): Promise<string | null> {
+  const name = `${parse(file).name}-rescued-${new Date().toISOString().replace(/[:.]/g, '-')}.db`;
+  for (const folder of [dirname(file), tmpdir()]) {
+    const path = join(folder, name);
+    try {
+      await writer.execute({ sql: 'vacuum into ?', args: [path] });
+      chmodSync(path, 0o600);
+      return path;
+    } catch {
+      // The next folder, if there is one.
+    }
+  }
+  return null;
 }

@@ -1,7 +1,8 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import type { Logger } from 'pino';
 import { z } from 'zod';
-import { notFound, Refusal } from '../services/refusal';
+import { StashGone } from '../db/fileIdentity';
+import { busyNow, notFound, Refusal, stashGone } from '../services/refusal';
 
 export const unknownApi: RequestHandler = (request) => {
   throw new Refusal(
@@ -40,6 +41,7 @@ function refusalByStatus(error: unknown): Refusal | undefined {
 
 /** What the disk says when it takes nothing more, by the database or by the system. */
 const FULL: ReadonlySet<string> = new Set(['SQLITE_FULL', 'ENOSPC', 'EDQUOT']);
+const SPENT: ReadonlySet<string> = new Set(['EMFILE', 'ENFILE', 'EAGAIN', 'ENOMEM']);
 const SHUT: ReadonlySet<string> = new Set([
   'SQLITE_READONLY',
   'SQLITE_CANTOPEN',
@@ -52,6 +54,7 @@ const SHUT: ReadonlySet<string> = new Set([
 /** What the disk refuses is said as that; it is no fault of the program. */
 function refusalOfDisk(error: unknown): Refusal | undefined {
   for (let at = error; at instanceof Error; at = at.cause) {
+    if (at instanceof StashGone) return stashGone(at);
     const code = (at as NodeJS.ErrnoException).code ?? '';
     const main = code.split('_').slice(0, 2).join('_');
     if (FULL.has(code) || FULL.has(main))
@@ -60,6 +63,7 @@ function refusalOfDisk(error: unknown): Refusal | undefined {
         'disk_full',
         'The disk is full, so nothing was changed. Make room on it, and do it again.',
       );
+    if (SPENT.has(code)) return busyNow(at);
     if (SHUT.has(code) || SHUT.has(main))
       return new Refusal(
         507,

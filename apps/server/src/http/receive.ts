@@ -1,11 +1,10 @@
 import { createWriteStream } from 'node:fs';
-import { mkdtemp, rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip, createInflate } from 'node:zlib';
 import type { Request } from 'express';
+import { inTempFolder } from '../services/tempFolder';
 import { Refusal } from '../services/refusal';
 
 const MB = 1024 * 1024;
@@ -47,12 +46,9 @@ export async function withReceived<T>(
   const unpacker = UNPACKERS[encoding];
   if (!unpacker)
     throw new Refusal(415, 'encoding', 'The text is in an encoding that is not understood here.');
-  const folder = await mkdtemp(join(tmpdir(), 'red-shelf-in-'));
-  try {
+  return inTempFolder('in', async (folder) => {
     const file = join(folder, 'received');
     await pipeline([request, ...unpacker(), atMost(most), createWriteStream(file)]).catch(refuseBroken);
-    return await work(file);
-  } finally {
-    await rm(folder, { recursive: true, force: true });
-  }
+    return work(file);
+  });
 }

@@ -1,5 +1,5 @@
 import { COMMAND_AT, COMMAND_ID, commandHead, type Route } from '@red-shelf/contract';
-import { json, type Request, type Router } from 'express';
+import { json, type Request, type Response, type Router } from 'express';
 import type { z } from 'zod';
 import type { Context } from '../services/context';
 import type { Command } from '../services/command';
@@ -15,6 +15,13 @@ export interface Input<B extends z.ZodType> {
   readonly signal: AbortSignal;
 }
 
+/** Ended when the other side hangs up before its answer is out. */
+export function goneSignal(response: Response): AbortSignal {
+  const gone = new AbortController();
+  response.once('close', () => gone.abort(new Error('Nobody waits for the answer any more')));
+  return gone.signal;
+}
+
 function listen<A>(
   router: Router,
   { method, path }: Route,
@@ -23,11 +30,10 @@ function listen<A>(
   const verb = method.toLowerCase() as 'get' | 'post' | 'put' | 'delete';
   const withBody = verb === 'post' || verb === 'put';
   router[verb](path, ...(withBody ? [readJson] : []), async (request, response) => {
-    const gone = new AbortController();
-    response.once('close', () => gone.abort(new Error('Nobody waits for the answer any more')));
-    const answer = await work(request, gone.signal).catch((error: unknown) => {
+    const gone = goneSignal(response);
+    const answer = await work(request, gone).catch((error: unknown) => {
       // Nobody is there to hear why it was broken off.
-      if (!gone.signal.aborted) throw error;
+      if (!gone.aborted) throw error;
     });
     if (!response.destroyed) response.json(answer);
   });

@@ -1,4 +1,5 @@
 import { fork, type ChildProcess } from 'node:child_process';
+import { busyNow } from '../services/refusal';
 import { heldBy } from './held';
 import type { PhotoRefusal, PreparedPhoto } from './preparePhoto';
 
@@ -46,8 +47,10 @@ export function photoProcesses(
   };
 
   const work = (bytes: Buffer): Promise<Answer> =>
-    new Promise((resolve) => {
+    new Promise((resolve, reject) => {
       const child = idle.pop() ?? start();
+      // Where the system has nothing left to start one with, it says so here, and never sets up the channel.
+      if (child.pid === undefined) return void child.once('error', (error) => reject(busyNow(error)));
       child.ref();
       child.channel?.ref();
       const since = Date.now();
@@ -55,6 +58,7 @@ export function photoProcesses(
         clearInterval(looking);
         child.removeAllListeners('message');
         child.removeListener('exit', died);
+        child.removeListener('error', died);
         if (keep) rest(child);
         else child.kill('SIGKILL');
         resolve(answer);
@@ -64,8 +68,10 @@ export function photoProcesses(
         if (Date.now() - since > mostMs || heldBy(child) > mostBytes) end('unreadable', false);
       }, LOOK_MS);
       child.once('exit', died);
+      child.once('error', died);
       child.once('message', (answer: Answer) => end(answer, true));
       child.send(bytes, (error) => error && end('unreadable', false));
+      return undefined;
     });
 
   return async (bytes) => {

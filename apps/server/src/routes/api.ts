@@ -1,7 +1,8 @@
 import { routes, type Route } from '@red-shelf/contract';
-import { Router } from 'express';
+import type { Router } from 'express';
 import type { z } from 'zod';
 import { mount, mountAsked, mountCommand, type Input } from '../http/route';
+import { strictRouter } from '../http/strict';
 import { asideOf } from '../services/aside';
 import { actOnSupply } from '../services/acts';
 import { previewArrange, progressOf } from '../services/arrange/arrange';
@@ -33,7 +34,7 @@ const idOf = (params: Readonly<Record<string, string>>): string => params.id ?? 
 
 /** The JSON routes of the contract, each a thin line to its use case. */
 export function apiRoutes(context: Context, uploads: Uploads): Router {
-  const router = Router();
+  const router = strictRouter();
   mount(router, routes.health, () => Promise.resolve({ ok: true }));
   router.get(routes.listSupplies.path, async (request, response) => {
     const list = stashList(context);
@@ -64,11 +65,11 @@ export function apiRoutes(context: Context, uploads: Uploads): Router {
   mount(router, routes.coloursCalled, ({ body }) => Promise.resolve({ names: coloursCalled(body.names) }));
   mount(router, routes.readColour, ({ body }) => Promise.resolve(readColour(body.on)));
   mount(router, routes.scannables, async () => ({ things: await scannables(context) }));
-  mount(router, routes.previewImport, ({ params, body }) =>
-    previewImport(context, uploads, idOf(params), body),
+  mount(router, routes.previewImport, ({ params, body, signal }) =>
+    previewImport(context, uploads, idOf(params), body, signal),
   );
-  mount(router, routes.commitImport, ({ params, body }) =>
-    commitImport(context, uploads, idOf(params), body),
+  mount(router, routes.commitImport, ({ params, body, signal }) =>
+    commitImport(context, uploads, idOf(params), body, signal),
   );
   mount(router, routes.importProgress, ({ params }) => Promise.resolve(uploads.get(idOf(params)).progress));
   mount(router, routes.cancelImport, ({ params }) => Promise.resolve(cancelImport(uploads, idOf(params))));

@@ -1,5 +1,3 @@
-import { createReadStream } from 'node:fs';
-import { pipeline } from 'node:stream/promises';
 import { readRange } from '@red-shelf/core';
 import {
   fileRoutes,
@@ -8,8 +6,11 @@ import {
   MOST_PHOTO_BYTES,
   MOST_RANGE_BYTES,
 } from '@red-shelf/contract';
-import { raw, Router } from 'express';
+import { raw, type Router } from 'express';
 import { withReceived } from '../http/receive';
+import { goneSignal } from '../http/route';
+import { sendFile } from '../services/sendStream';
+import { strictRouter } from '../http/strict';
 import { asideOf, type Progress } from '../services/aside';
 import { sendBackup, withWritten } from '../services/backup';
 import { notFound, Refusal } from '../services/refusal';
@@ -24,15 +25,23 @@ const RANGE_REFUSALS = {
   nothing_in_it: 'There is no colour with a name in this file.',
 } as const;
 
+/** Whoever hung up hears nothing of what was broken off then. */
+const unlessGone =
+  (gone: AbortSignal) =>
+  (error: unknown): void => {
+    if (!gone.aborted) throw error;
+  };
+
 /** Files in and out: lists as CSV, the whole stash as JSON. */
 export function fileApi(context: Context, uploads: Uploads): Router {
-  const router = Router();
+  const router = strictRouter();
   router.post(
     fileRoutes.uploadList.path,
     raw({ type: () => true, limit: MOST_LIST_BYTES }),
     async (request, response) => {
       if (!Buffer.isBuffer(request.body)) throw new Refusal(422, 'csv_empty', 'The file is empty.');
-      response.json(await receiveList(context, uploads, request.body));
+      const list = await receiveList(context, uploads, request.body, goneSignal(response));
+      response.json(list);
     },
   );
   let restoring: Progress | null = null;
@@ -73,17 +82,21 @@ export function fileApi(context: Context, uploads: Uploads): Router {
       .sendFile(file, { dotfiles: 'allow' });
   });
   const written = (path: string, what: 'csv' | 'document', name: string, type: string): void =>
-    void router.get(path, (_request, response, next) => {
-      withWritten(context, what, async (file) => {
+    void router.get(path, async (_request, response) => {
+      const gone = goneSignal(response);
+      await withWritten(context, what, gone, async (file) => {
         response.attachment(name).type(type);
-        await pipeline(createReadStream(file), response);
-      }).catch(next);
+        await sendFile(file, response);
+      }).catch(unlessGone(gone));
     });
   written(fileRoutes.exportCsv.path, 'csv', 'red-shelf-stash.csv', 'text/csv');
   written(fileRoutes.exportJson.path, 'document', 'red-shelf-stash.json', 'application/json');
-  router.get(fileRoutes.backup.path, (_request, response, next) => {
-    response.attachment(`red-shelf-${context.ports.now().slice(0, 10)}.zip`).type('application/zip');
-    sendBackup(context, response).catch(next);
+  router.get(fileRoutes.backup.path, async (_request, response) => {
+    const gone = goneSignal(response);
+    await withWritten(context, 'document', gone, async (document) => {
+      response.attachment(`red-shelf-${context.ports.now().slice(0, 10)}.zip`).type('application/zip');
+      await sendBackup(context, document, response);
+    }).catch(unlessGone(gone));
   });
   return router;
 }

@@ -71,7 +71,7 @@ export type TaskName = keyof Tasks;
 export type Aside = <N extends TaskName>(
   name: N,
   task: Tasks[N]['task'],
-  more?: { readonly report?: Report; readonly signal?: AbortSignal },
+  more?: { readonly report?: Report; readonly signal?: AbortSignal | undefined },
 ) => Promise<Tasks[N]['answer']>;
 
 /** Where long work is done. */

@@ -37,7 +37,7 @@ export async function copyInto({ store }: Context, file: string): Promise<void> 
 export async function copyOfToday(context: Context, db: string): Promise<boolean> {
   const file = join(copiesFolder(db), copyName(db, context.ports.now().slice(0, 10)));
   if (existsSync(file)) return false;
-  await mkdir(dirname(file), { recursive: true });
+  await mkdir(dirname(file), { recursive: true, mode: 0o700 });
   await asideOf(context)('copy', { file });
   for (const old of (await copiesOf(db)).slice(DAYS_KEPT)) await rm(old, { force: true });
   return true;

@@ -8,13 +8,16 @@ import { supplyToView, unitToView } from './views';
 
 /** Writes the stash as it is into a file, as a list; what was let go stays in the document. */
 export async function writeCsvTo({ store }: Context, file: string): Promise<void> {
-  const rows = (await allSupplies(store.read)).filter(({ supply }) => inStash(supply));
-  const units = new Map((await standingUnits(store.read)).map((unit) => [unit.id, unitToView(unit)]));
+  const { rows, standing, asides } = await store.snapshot(async (db) => ({
+    rows: (await allSupplies(db)).filter(({ supply }) => inStash(supply)),
+    standing: await standingUnits(db),
+    asides: await asidesIn(db),
+  }));
+  const units = new Map(standing.map((unit) => [unit.id, unitToView(unit)]));
   const placeOf = (spot: PlaceSpot | null): string => {
     const unit = units.get(spot?.unitId ?? '');
     return unit && unit.label !== '' && spot ? addressIn(unit, spot.cell) : '';
   };
-  const asides = await asidesIn(store.read);
   const list = rows.map((row) => {
     const { items, left } = supplyToView(row).stock;
     const places = placedLots(row.lots).map(({ spot }) => placeOf(spot));

@@ -1,5 +1,5 @@
-import { once } from 'node:events';
 import type { Writable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import { DOCUMENT_LISTS, DOCUMENT_VERSION, type StashDocument } from '@red-shelf/contract';
 import { stashPages } from '../db/stashRepository';
 import type { Readable } from '../db/tx';
@@ -35,9 +35,6 @@ export async function* documentPieces(db: Readable, exportedAt: string): AsyncGe
 
 /** Writes the whole stash, piece by piece, and ends when all of it is out. */
 export async function writeDocumentTo({ store, ports }: Context, out: Writable): Promise<void> {
-  const failed: Promise<never> = once(out, 'error').then(([error]) => Promise.reject(error as Error));
-  for await (const piece of documentPieces(store.read, ports.now()))
-    if (!out.write(piece)) await Promise.race([once(out, 'drain'), failed]);
-  out.end();
-  await Promise.race([once(out, 'finish'), failed]);
+  // One state of it, though others write meanwhile.
+  await store.snapshot((db) => pipeline(documentPieces(db, ports.now()), out));
 }

@@ -26,6 +26,7 @@ export async function commitImport(
   uploads: Uploads,
   id: string,
   choices: ImportCommit,
+  signal?: AbortSignal,
 ): Promise<ImportProgress> {
   const upload = uploads.get(id);
   if (upload.progress.state === 'running' || upload.progress.state === 'done')
@@ -35,7 +36,7 @@ export async function commitImport(
   upload.cancel = new AbortController();
   upload.progress = { state: 'running', done: 0, total: before.total, changeId: null, reason: null };
   try {
-    const plan = await asideOf(context)('previewList', { bytes, choices });
+    const plan = await asideOf(context)('previewList', { bytes, choices }, { signal });
     refuseUnexpected(plan.refuse, plan.token, choices);
     upload.progress = { ...upload.progress, total: plan.add + plan.change };
   } catch (error) {

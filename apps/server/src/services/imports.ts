@@ -97,8 +97,9 @@ export async function receiveList(
   context: Context,
   uploads: Uploads,
   bytes: Uint8Array,
+  signal?: AbortSignal,
 ): Promise<UploadView> {
-  const list = await asideOf(context)('readList', { bytes });
+  const list = await asideOf(context)('readList', { bytes }, { signal });
   const id = context.ports.newId();
   uploads.add(id, bytes, list.rows);
   return { id, ...list };
@@ -159,7 +160,9 @@ export const previewImport = async (
   uploads: Uploads,
   id: string,
   choices: ImportChoices,
-): Promise<ImportPreview> => asideOf(context)('previewList', { bytes: uploads.get(id).bytes, choices });
+  signal?: AbortSignal,
+): Promise<ImportPreview> =>
+  asideOf(context)('previewList', { bytes: uploads.get(id).bytes, choices }, { signal });
 
 function rowToView(row: RowVerdict): RowView {
   const refused = row.verdict === 'refuse';

@@ -62,7 +62,7 @@ export async function keepPhoto(keeping: PhotoKeeping, ports: Ports, bytes: Buff
   const photo = await keeping.prepare(bytes);
   if (typeof photo === 'string') throw refusePhoto(photo);
   const id = ports.newId();
-  await mkdir(keeping.folder, { recursive: true });
+  await mkdir(keeping.folder, { recursive: true, mode: 0o700 });
   await writeDurably(join(keeping.folder, `${id}.small.jpg`), photo.thumb);
   await writeDurably(join(keeping.folder, `${id}.jpg`), photo.full);
   return { id, width: photo.width, height: photo.height };

@@ -1,5 +1,6 @@
 import type { Problem } from '@red-shelf/contract';
 import type { z } from 'zod';
+import type { StashGone } from '../db/fileIdentity';
 
 /** A refusal on its way to the client. */
 export class Refusal extends Error {
@@ -13,6 +14,20 @@ export class Refusal extends Error {
 
 export const notFound = (what: string): Refusal =>
   new Refusal(404, 'not_found', `There is no such ${what}; it may have been removed.`);
+
+/** The file of the stash is not there any more. */
+export const stashGone = ({ message }: StashGone): Refusal => new Refusal(503, 'stash_gone', message);
+
+/** The system has no process, file or memory left to do it with, for now. */
+export const busyNow = (cause?: Error): Refusal => {
+  const refusal = new Refusal(
+    503,
+    'busy',
+    'This computer has nothing left to do that with just now. Nothing was changed; try again in a moment, and close other programs if it stays so.',
+  );
+  refusal.cause = cause;
+  return refusal;
+};
 
 /** Turns Zod's issues into fields; the first one is also the sentence. */
 function refusalFromZod(error: z.ZodError): Refusal {

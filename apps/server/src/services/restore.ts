@@ -15,15 +15,28 @@ import { Recorder } from './recorder';
 /** Journal lines from before a document replaced the stash: their undo would no longer be safe. */
 export const REPLACED = 'replaced';
 
-/** Replaces the whole stash by a document, whole or not at all. The stash as it was is kept, so it can be undone. */
-export async function restoreDocument(
-  { store, ports }: Context,
-  given: unknown,
-  report: Report = () => undefined,
-): Promise<ChangeView> {
+/** Reads a document, or refuses what is none or contradicts itself. */
+export function documentFrom(given: unknown, report: Report = () => undefined): StashDocument {
   report({ step: 'checking', done: 0, total: 1 });
   const document = parsed(stashDocument, given);
   refuseInconsistent(document);
+  return document;
+}
+
+/** Ids of the pictures that a document's supplies and units show. */
+export const photosNamedIn = ({ supplies, units }: StashDocument): ReadonlySet<string> =>
+  new Set([...supplies, ...units].flatMap(({ facts }) => (facts.photos ?? []).map(({ id }) => id)));
+
+/** Reads a document and replaces the whole stash by it. */
+export const restoreDocument = (context: Context, given: unknown): Promise<ChangeView> =>
+  replaceBy(context, documentFrom(given));
+
+/** Replaces the whole stash by a document, whole or not at all. The stash as it was is kept, so it can be undone. */
+export async function replaceBy(
+  { store, ports }: Context,
+  document: StashDocument,
+  report: Report = () => undefined,
+): Promise<ChangeView> {
   return store.write(async (tx) => {
     const recorder = new Recorder(tx, ports);
     recorder.inverse.snapshotId = await takeSnapshot(tx, ports);

@@ -1,10 +1,11 @@
+import { isUtf8 } from 'node:buffer';
 import { open, readFile } from 'node:fs/promises';
 import type { ChangeView } from '@red-shelf/contract';
 import type { Report } from './aside';
-import { unpackBackup } from './backup';
+import { withBackup } from './backup';
 import type { Context } from './context';
 import { Refusal } from './refusal';
-import { restoreDocument } from './restore';
+import { documentFrom, photosNamedIn, replaceBy } from './restore';
 
 const ZIP = Buffer.from('PK\u0003\u0004', 'latin1');
 /** Nothing in a document lies deeper; what does is none, and costs gigabytes to read. */
@@ -13,12 +14,20 @@ const MOST_DEEP = 40;
 /** Replaces the stash by what lies in a file: a document, or a backup with its photos. */
 export async function restoreFile(context: Context, path: string, report: Report): Promise<ChangeView> {
   report({ step: 'reading', done: 0, total: 1 });
-  return restoreDocument(context, await documentIn(context, path, report), report);
+  if (!(await isZip(path)))
+    return replaceBy(context, documentFrom(readJson(await readFile(path)), report), report);
+  return withBackup(context, path, async ({ document, unpack, undo }) => {
+    const checked = documentFrom(readJson(document), report);
+    try {
+      await unpack(photosNamedIn(checked), report);
+      return await replaceBy(context, checked, report);
+    } catch (error) {
+      // What is refused leaves nothing behind.
+      await undo();
+      throw error;
+    }
+  });
 }
-
-/** What the file says; its bytes are not kept. */
-const documentIn = async (context: Context, path: string, report: Report): Promise<unknown> =>
-  readJson((await isZip(path)) ? await unpackBackup(context, path, report) : await readFile(path));
 
 async function isZip(path: string): Promise<boolean> {
   const file = await open(path);
@@ -34,11 +43,38 @@ async function isZip(path: string): Promise<boolean> {
 function readJson(bytes: Uint8Array): unknown {
   if (depthOf(bytes) > MOST_DEEP)
     throw new Refusal(422, 'too_deep', 'This is not a document of a stash: it lies too deep inside itself.');
+  const text = textOf(bytes);
   try {
-    return JSON.parse(Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length).toString('utf8')) as unknown;
+    return JSON.parse(text) as unknown;
   } catch {
     throw new Refusal(400, 'not_json', 'This is not valid JSON; the file may be cut off.');
   }
+}
+
+/** The text of a file, none of it guessed: bytes that are no UTF-8 are refused, with the line they stand in. */
+function textOf(bytes: Uint8Array): string {
+  if (isUtf8(bytes)) return Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length).toString('utf8');
+  // The longest beginning that is whole text ends at the damage.
+  let [good, bad] = [0, bytes.length];
+  while (bad - good > 1) {
+    const middle = (good + bad) >> 1;
+    if (isUtf8(bytes.subarray(0, wholeCharacters(bytes, middle)))) good = middle;
+    else bad = middle;
+  }
+  let line = 1;
+  for (let i = 0; i < good; i++) if (bytes[i] === LINE_FEED) line++;
+  throw new Refusal(
+    422,
+    'not_utf8',
+    `The file is damaged: from byte ${good + 1} on, in line ${line}, it is not UTF-8 text. Nothing was changed. Use another copy of it.`,
+  );
+}
+const LINE_FEED = 10;
+/** Where the last character that begins before `end` begins, so that none is cut in two. */
+function wholeCharacters(bytes: Uint8Array, end: number): number {
+  let at = end;
+  while (at > 0 && at > end - 4 && ((bytes[at] ?? 0) & 0xc0) === 0x80) at--;
+  return at;
 }
 
 const [QUOTE, BACKSLASH, OPEN, SHUT, OPEN_LIST, SHUT_LIST] = [...Buffer.from('"\\{}[]')];

@@ -28,6 +28,7 @@ const digest = (token: string): string => createHash('sha256').update(token).dig
 export class Devices {
   private byToken = new Map<string, Device>();
   private readonly inTurn = inTurn();
+  private readonly listeners: ((ids: readonly string[]) => void)[] = [];
   private readonly file: KeptFile<Device[]>;
   constructor(
     path: string,
@@ -106,11 +107,18 @@ export class Devices {
     return this.about(id, (devices) => devices.map((each) => (each.id === id ? { ...each, name } : each)));
   }
 
-  shutOut(id: string): Promise<void> {
-    return this.about(id, (devices) => devices.filter((each) => each.id !== id));
+  async shutOut(id: string): Promise<void> {
+    await this.about(id, (devices) => devices.filter((each) => each.id !== id));
+    for (const hear of this.listeners) hear([id]);
   }
 
-  shutOutAll(): Promise<void> {
-    return this.change(() => ({ next: [], answer: undefined }));
+  async shutOutAll(): Promise<void> {
+    const ids = await this.change((devices) => ({ next: [], answer: devices.map(({ id }) => id) }));
+    for (const hear of this.listeners) hear(ids);
+  }
+
+  /** Told which devices were shut out, each time some are. */
+  onShutOut(hear: (ids: readonly string[]) => void): void {
+    this.listeners.push(hear);
   }
 }

@@ -1,11 +1,13 @@
 import { fileRoutes, routes } from '@red-shelf/contract';
 import { parse } from 'cookie';
-import express, { json, type Express, type Request, type RequestHandler } from 'express';
+import { json, type Express, type Request, type RequestHandler } from 'express';
 import { rateLimit, type Options } from 'express-rate-limit';
 import type { Logger } from 'pino';
 import { fresh } from '../http/fresh';
 import { headers } from '../http/headers';
+import { inRoute } from '../http/inRoute';
 import { errorHandler } from '../http/problem';
+import { strictApp } from '../http/strict';
 import { parsed, Refusal } from '../services/refusal';
 import { FORGOTTEN_AFTER_MS } from './devices';
 import { deviceRoutes, sendAuthority, viewFor } from './routes';
@@ -40,11 +42,26 @@ const printedOnly =
     next();
   };
 
+/** Remembers whose requests are still arriving: what a device has not said to the end when it is shut out is not heard. */
+function requestsArriving({ devices }: Sharing): (id: string, request: Request) => void {
+  const open = new Map<string, Set<Request>>();
+  devices.onShutOut((ids) => {
+    for (const id of ids) for (const request of open.get(id) ?? []) if (!request.complete) request.destroy();
+  });
+  return (id, request) => {
+    const own = open.get(id) ?? new Set();
+    open.set(id, own.add(request));
+    request.once('close', () => {
+      own.delete(request);
+      if (own.size === 0 && open.get(id) === own) open.delete(id);
+    });
+  };
+}
+
 /** The door of the house's network: who was not let in sees the app's own pages, and nothing of the stash. */
 export function shareDoor(sharing: Sharing, inside: Express, log: Logger): Express {
-  const app = express();
-  app.disable('x-powered-by');
-  app.use(printedOnly(sharing), headers);
+  const app = strictApp();
+  app.use(inRoute, printedOnly(sharing), headers);
   app.use('/api', fresh);
   const asking = (request: Request): string | null => {
     const token = parse(request.headers.cookie ?? '')[sharing.cookie];
@@ -56,15 +73,12 @@ export function shareDoor(sharing: Sharing, inside: Express, log: Logger): Expre
   app.get(fileRoutes.authority.path, sendAuthority(sharing));
   app.post(
     routes.enter.path,
+    // Each address by itself, so that nobody who guesses shuts out others; who is in already is no guesser.
     wrongTries('Ten wrong tries were made from here. Try again in a quarter of an hour.', {
       limit: 10,
       windowMs: 15 * MINUTE_MS,
+      skip: (request) => asking(request) !== null,
       keyGenerator: ({ socket }) => socket.remoteAddress ?? '',
-    }),
-    wrongTries('A hundred wrong tries were made from several devices. Try again in an hour.', {
-      limit: 100,
-      windowMs: 60 * MINUTE_MS,
-      keyGenerator: () => 'all',
     }),
     json({ limit: '4kb' }),
     async (request, response) => {
@@ -82,9 +96,12 @@ export function shareDoor(sharing: Sharing, inside: Express, log: Logger): Expre
         .json(viewFor(sharing, entered.id));
     },
   );
+  const arriving = requestsArriving(sharing);
   app.use('/api', (request, _response, next) => {
-    if (asking(request) === null)
+    const id = asking(request);
+    if (id === null)
       throw new Refusal(401, 'signed_out', 'This device has not been let in, or was shut out.');
+    arriving(id, request);
     next();
   });
   app.use(deviceRoutes(sharing, asking));

@@ -1,6 +1,7 @@
 import { fileRoutes, routes, type ShareView } from '@red-shelf/contract';
-import { Router, type Request, type RequestHandler } from 'express';
+import type { Request, RequestHandler, Router } from 'express';
 import { mount } from '../http/route';
+import { strictRouter } from '../http/strict';
 import { Refusal } from '../services/refusal';
 import type { Sharing } from './sharing';
 
@@ -23,9 +24,10 @@ export const sendAuthority =
 
 /** A device gives itself a name, and leaves. Who else comes and goes is the business of the computer with the stash. */
 export function deviceRoutes(sharing: Sharing, asking: (request: Request) => string | null): Router {
-  const router = Router();
-  router.param('id', (request, _response, next, id) => {
-    if (!request.path.startsWith('/api/share/') || asking(request) === id) return next();
+  const router = strictRouter();
+  // The guard stands on the routes themselves, whatever way a request came to them.
+  router.all([routes.nameDevice.path, routes.shutOut.path], (request, _response, next) => {
+    if (asking(request) === request.params.id) return next();
     throw new Refusal(403, 'not_here', 'That is done on the computer that holds the stash.');
   });
   mount(router, routes.nameDevice, async ({ params: { id = '' }, body }) => {
@@ -53,7 +55,7 @@ const OFF: ShareView = {
 
 /** What the computer that holds the stash sees and decides; nothing is shared unless it was started so. */
 export function shareRoutes(sharing: Sharing | undefined): Router {
-  const router = Router();
+  const router = strictRouter();
   const shared = (): Sharing => {
     if (!sharing) throw new Refusal(409, 'not_shared', NOT_SHARED);
     return sharing;

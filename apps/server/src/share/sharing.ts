@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { createServer, type Server } from 'node:https';
+import type { Socket } from 'node:net';
 import { basename, dirname, join, parse } from 'node:path';
 import type { RequestListener } from 'node:http';
 import type { ShareView } from '@red-shelf/contract';
@@ -15,6 +16,26 @@ import { Passphrase } from './passphrase';
 const ANEW_AFTER_MS = 20 * 86_400_000;
 /** So many connections are held at once; more wait. */
 const MOST_CONNECTIONS = 256;
+/** A phone on a bad line needs a second or two to begin. */
+const HANDSHAKE_MS = 8000;
+/** So many lines one device may hold: its browser opens six. */
+const MOST_OF_ONE = 24;
+
+/** Hangs up on an address that holds more lines than one device needs, so that one alone cannot take them all. */
+function fewOfEach(): (socket: Socket) => void {
+  const lines = new Map<string, number>();
+  return (socket) => {
+    const address = socket.remoteAddress ?? '';
+    const now = (lines.get(address) ?? 0) + 1;
+    lines.set(address, now);
+    socket.once('close', () => {
+      const left = (lines.get(address) ?? 1) - 1;
+      if (left > 0) lines.set(address, left);
+      else lines.delete(address);
+    });
+    if (now > MOST_OF_ONE) socket.destroy();
+  };
+}
 
 /**
  * Reaching the stash from the house's network: begins once a passphrase is set, never before. What it needs lies beside the
@@ -109,6 +130,8 @@ export class Sharing {
     const made = async () => ({
       ...(await certificateFor(authority, chosen.addresses)),
       minVersion: 'TLSv1.2' as const,
+      // Who opens a line and says nothing makes room for others.
+      handshakeTimeout: HANDSHAKE_MS,
     });
     const settings = await made();
     const opening = chosen.addresses.map((address) => this.listen(createServer(settings, door), address));
@@ -128,6 +151,7 @@ export class Sharing {
 
   private listen(server: Server, address: string): Promise<Server> {
     server.maxConnections = MOST_CONNECTIONS;
+    server.on('connection', fewOfEach());
     // What is no TLS is no guest.
     server.on('tlsClientError', (_error, socket) => socket.destroy());
     return new Promise((resolve, reject) => {
