@@ -55,7 +55,10 @@ export async function sayWhyNot(error: unknown, db: string, port?: number): Prom
       return `The system does not let this program answer on port ${port}. Choose one above 1023: PORT=4310 npm start.`;
     if (/^(SQLITE_FULL|ENOSPC|EDQUOT)/.test(code))
       return `The disk with ${dirname(db)} is full. Make room on it, and start again; nothing was changed.`;
-    if (/^(EEXIST|SQLITE_READONLY|SQLITE_CANTOPEN|EACCES|EPERM|EROFS|ENOTDIR)/.test(code) || CANNOT_OPEN.test(at.message))
+    if (
+      /^(EEXIST|SQLITE_READONLY|SQLITE_CANTOPEN|EACCES|EPERM|EROFS|ENOTDIR)/.test(code) ||
+      CANNOT_OPEN.test(at.message)
+    )
       return `${dirname(db)} cannot be written to. Allow writing there, or name another place: RED_SHELF_DB=… npm start.`;
     if (/^(SQLITE_CORRUPT|SQLITE_NOTADB)/.test(code))
       return `The stash in ${db} is damaged. ${await wayOut(db)}`;

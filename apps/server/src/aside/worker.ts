@@ -30,7 +30,10 @@ process.on('message', (sent: Sent) => {
     .catch((error: unknown): Told => {
       if (error instanceof Refusal) return { problem: error.problem };
       if (error instanceof StashGone) return { problem: stashGone(error).problem };
-      return { failed: error instanceof Error ? (error.stack ?? error.message) : String(error), code: codeOf(error) };
+      return {
+        failed: error instanceof Error ? (error.stack ?? error.message) : String(error),
+        code: codeOf(error),
+      };
     })
     .then(tell);
 });
@@ -49,7 +52,10 @@ function codeOf(error: unknown): string | undefined {
 /** Where everything was replaced, nobody needs to be told of each thing. */
 const briefly = (touched: Touched): Touched => (touched.all ? { ...touched, supplies: new Set() } : touched);
 
-async function work({ name, task, db, identity, photos }: Sent, report: (progress: Progress) => void): Promise<Told> {
+async function work(
+  { name, task, db, identity, photos }: Sent,
+  report: (progress: Progress) => void,
+): Promise<Told> {
   const store = await joinStore(db, identity);
   try {
     const touched: Touched[] = [];

@@ -137,9 +137,7 @@ async function storeOver(file: string, writer: Client): Promise<Store> {
       if (fileIdentity(file) !== identity) throw gone ?? new StashGone(file);
       const client = createClient({ url: pathToFileURL(file).href, concurrency: 1, intMode: 'number' });
       try {
-        await client.execute('PRAGMA busy_timeout = 5000');
-        // In WAL mode a transaction that only reads sees what was there at its first read, and locks out nobody.
-        return await drizzle(client, { schema }).transaction(work, { behavior: 'deferred' });
+        return await reading(client, work);
       } finally {
         client.close();
       }
@@ -159,6 +157,23 @@ async function storeOver(file: string, writer: Client): Promise<Store> {
       writer.close();
     },
   };
+}
+
+/**
+ * Does work inside a transaction that only reads: in WAL mode it sees what was there at its first read, and locks out nobody.
+ * Drizzle's own transactions always lock for writing, so it is given the open one in the place of a client.
+ */
+async function reading<T>(client: Client, work: (db: Readable) => Promise<T>): Promise<T> {
+  const tx = await client.transaction('deferred');
+  try {
+    const inside: Pick<Client, 'execute' | 'batch'> = {
+      execute: (...statement: [never]) => tx.execute(...statement),
+      batch: (statements) => tx.batch(statements as never),
+    };
+    return await work(drizzle(inside as Client, { schema }));
+  } finally {
+    tx.close();
+  }
 }
 
 /** Writes what a connection still holds of a file that is gone beside it, or where temporary files lie; null where neither goes. */

@@ -108,7 +108,9 @@ export async function withBackup<T>(
     return await work({
       document: await bytesOf(zip, document, MOST_DOCUMENT_BYTES).catch(refuseBroken),
       unpack: (named, report) =>
-        photos ? unpackPhotos(zip, entries, { folder: photos.folder, named, written, report }) : Promise.resolve(),
+        photos
+          ? unpackPhotos(zip, entries, { folder: photos.folder, named, written, report })
+          : Promise.resolve(),
       undo: async () => {
         for (const file of written) await rm(file, { force: true });
       },

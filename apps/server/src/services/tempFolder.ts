@@ -7,10 +7,7 @@ const PREFIX = 'red-shelf-';
 const NAMED = /^red-shelf-(?:in|out)-(\d+)-/;
 
 /** Does work in a folder of its own that is gone afterwards. `what` begins its name. */
-export async function inTempFolder<T>(
-  what: 'in' | 'out',
-  work: (folder: string) => Promise<T>,
-): Promise<T> {
+export async function inTempFolder<T>(what: 'in' | 'out', work: (folder: string) => Promise<T>): Promise<T> {
   const folder = await mkdtemp(join(tmpdir(), `${PREFIX}${what}-${process.pid}-`));
   try {
     return await work(folder);

@@ -310,9 +310,9 @@ test('a device cannot shut out or name another, whatever way the address is writ
     path.replace('/api/share', '/api/./share'),
   ];
   for (const path of ways(routes.shutOut.path.replace(':id', b.id)))
-    expect((await ask(path, { method: routes.shutOut.method, cookie: a.cookie })).status).toBeGreaterThanOrEqual(
-      403,
-    );
+    expect(
+      (await ask(path, { method: routes.shutOut.method, cookie: a.cookie })).status,
+    ).toBeGreaterThanOrEqual(403);
   for (const path of ways(routes.nameDevice.path.replace(':id', b.id))) {
     const body = { name: 'Mine now' };
     const { status } = await ask(path, { method: routes.nameDevice.method, body, cookie: a.cookie });
@@ -332,7 +332,15 @@ test('what a device had not said to the end when it was shut out is not written'
   const text = JSON.stringify({ ...INK, name: 'Said too late' });
   const broken = new Promise<void>((resolve, reject) => {
     const headers = { Cookie: cookie, 'Content-Type': 'application/json', 'Content-Length': text.length };
-    const sent = request({ host: HERE, port, path: '/api/supplies', method: 'POST', ca, agent: false, headers });
+    const sent = request({
+      host: HERE,
+      port,
+      path: '/api/supplies',
+      method: 'POST',
+      ca,
+      agent: false,
+      headers,
+    });
     sent.on('response', ({ statusCode }) => reject(new Error(`answered ${statusCode}`)));
     sent.on('error', () => resolve());
     sent.write(text.slice(0, 20));
