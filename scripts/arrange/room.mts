@@ -14,9 +14,13 @@ import { randomStream } from '../../apps/server/src/demo/random.ts';
 
 const DAY = '2026-06-01';
 
-/** A room of so many supplies in units of every template, about 42 things each. */
-export function roomOfAll(count: number): { document: StashDocument; unitIds: string[] } {
-  const units = Array.from({ length: Math.round(count / 41.7) }, (_, i): StashDocument['units'][number] => ({
+/** A room of so many supplies in units of every template, about 42 things each, or in so many `places`; with so many uses of them. */
+export function roomOfAll(
+  count: number,
+  uses = 0,
+  places = Math.round(count / 41.7),
+): { document: StashDocument; unitIds: string[] } {
+  const units = Array.from({ length: places }, (_, i): StashDocument['units'][number] => ({
     ...unitFromTemplate(UNIT_TEMPLATES[i % UNIT_TEMPLATES.length]!),
     id: `u${i}`,
     parentId: ROOM_ID,
@@ -25,7 +29,7 @@ export function roomOfAll(count: number): { document: StashDocument; unitIds: st
     rules: { kinds: [...KINDS] },
     removedAt: null,
   }));
-  const document = bigRoom(count);
+  const document = bigRoom(count, uses);
   return {
     document: { ...document, units: [...document.units, ...units] },
     unitIds: units.map(({ id }) => id),
