@@ -10,6 +10,7 @@ await build({
     backup: at('apps/server/src/backup.ts'),
     photoWorker: at('apps/server/src/jobs/photoWorker.ts'),
     worker: at('apps/server/src/aside/worker.ts'),
+    readerProcess: at('apps/server/src/aside/readerProcess.ts'),
   },
   outdir: at('apps/server/dist'),
   bundle: true,

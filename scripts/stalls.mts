@@ -16,11 +16,9 @@ import { restoreDocument } from '../apps/server/src/services/restore.ts';
 import { KINDS } from '../packages/core/src/index.ts';
 import { roomOfAll } from './arrange/room.mts';
 
-const [SUPPLIES, EVENTS, RUNS] = [10_000, 100_000, 3].map((usual, i) => Number(process.argv[i + 2] ?? usual)) as [
-  number,
-  number,
-  number,
-];
+const [SUPPLIES, EVENTS, RUNS] = [10_000, 100_000, 3].map((usual, i) =>
+  Number(process.argv[i + 2] ?? usual),
+) as [number, number, number];
 const ONLY = process.argv[5] ?? '';
 /** Goals, ms: in the median run, and never. */
 const [GOAL_MS, NEVER_MS] = [50, 200];
@@ -54,10 +52,18 @@ async function start(run: number) {
     writeFileSync(file, Buffer.from([0xff, 0xd8, 0xff]));
     utimesSync(file, long, long);
   }
-  const profile = profiles ? ['--cpu-prof', `--cpu-prof-dir=${profiles}`, `--cpu-prof-name=run-${run}.cpuprofile`] : [];
+  const profile = profiles
+    ? ['--cpu-prof', `--cpu-prof-dir=${profiles}`, `--cpu-prof-name=run-${run}.cpuprofile`]
+    : [];
   const server = spawn(
     process.execPath,
-    ['--import', './scripts/stalls/probe.mjs', ...profile, '--enable-source-maps', 'apps/server/dist/main.js'],
+    [
+      '--import',
+      './scripts/stalls/probe.mjs',
+      ...profile,
+      '--enable-source-maps',
+      'apps/server/dist/main.js',
+    ],
     { env: { ...process.env, RED_SHELF_DB: db, PORT: '0' }, stdio: ['ignore', 'pipe', 'inherit', 'ipc'] },
   );
   const url = await new Promise<string>((ready, fail) => {
@@ -72,18 +78,33 @@ async function start(run: number) {
 const gapSince = (server: ChildProcess): Promise<Gap> =>
   new Promise((resolve) => {
     server.once('message', resolve);
-    server.send('');
+    server.send('gap');
   });
 const wait = (ms: number): Promise<void> => new Promise((go) => setTimeout(go, ms));
 
 async function oneRun(run: number): Promise<void> {
   const { server, url } = await start(run);
+  try {
+    await measured(run, server, url);
+  } finally {
+    server.kill('SIGTERM');
+    await new Promise((ended) => server.once('exit', ended));
+  }
+}
+
+async function measured(run: number, server: ChildProcess, url: string): Promise<void> {
   let named = 0;
-  const ask = async (path: string, body?: unknown, method = body === undefined ? 'GET' : 'POST'): Promise<unknown> => {
+  const ask = async (
+    path: string,
+    body?: unknown,
+    method = body === undefined ? 'GET' : 'POST',
+  ): Promise<unknown> => {
     const isBytes = body instanceof Uint8Array;
     const answer = await fetch(url + path, {
       method,
-      ...(body === undefined ? {} : { body: isBytes ? (body as Uint8Array<ArrayBuffer>) : JSON.stringify(body) }),
+      ...(body === undefined
+        ? {}
+        : { body: isBytes ? (body as Uint8Array<ArrayBuffer>) : JSON.stringify(body) }),
       headers: isBytes
         ? { 'Content-Type': 'application/octet-stream' }
         : { 'Content-Type': 'application/json', 'Command-Id': `stalls-${run}-${named++}` },
@@ -94,20 +115,25 @@ async function oneRun(run: number): Promise<void> {
   };
   /** Does something, and notes the longest gap until a moment after. */
   const during = async <T,>(what: string, work: () => Promise<T>): Promise<T | undefined> => {
-    if (ONLY !== '' && !what.includes(ONLY) && what !== 'the start') return undefined;
-    if (what !== 'the start') await gapSince(server);
+    if (ONLY !== '' && !what.includes(ONLY)) return undefined;
+    await gapSince(server);
     const begun = performance.now();
     const answer = await work();
     const took = performance.now() - begun;
     await wait(200);
     const gap = await gapSince(server);
     gaps.set(what, [...(gaps.get(what) ?? []), gap]);
-    if (process.env.STALLS_EACH) console.log(`  ${what}: ${gap.longest.toFixed(0)} ms (took ${took.toFixed(0)})`);
+    if (process.env.STALLS_EACH)
+      console.log(`  ${what}: ${gap.longest.toFixed(0)} ms (took ${took.toFixed(0)})`);
     return answer;
   };
-  const buy = (i: number) => ask(`/api/supplies/big-${String(i).padStart(6, '0')}/ledger`, { act: 'buy', amount: 1 });
+  const buy = (i: number) =>
+    ask(`/api/supplies/big-${String(i).padStart(6, '0')}/ledger`, { act: 'buy', amount: 1 });
 
-  await during('the start', () => ask('/api/supplies'));
+  const before = await gapSince(server);
+  if (process.env.STALLS_EACH)
+    console.log(`  before it is ready, when nobody is answered yet: ${before.longest.toFixed(0)} ms`);
+  await during('the first list', () => ask('/api/supplies'));
   await during('the first minute (copy of today, sweep, warming up)', () => wait(WATCHED_MS));
   await during('the whole list', () => ask('/api/supplies'));
   await during('everything since the beginning', () => ask('/api/since/0'));
@@ -143,8 +169,14 @@ async function oneRun(run: number): Promise<void> {
     await ask('/api/gaps');
   });
   await during('a list of 2,000 rows, brought in', async () => {
-    const rows = Array.from({ length: MANY }, (_, i) => `New ${i},#${(i * 4099).toString(16).padStart(6, '0').slice(-6)}`);
-    const { id, mapping } = (await ask('/api/imports', new Uint8Array(Buffer.from(`name,colour\n${rows.join('\n')}`)))) as {
+    const rows = Array.from(
+      { length: MANY },
+      (_, i) => `New ${i},#${(i * 4099).toString(16).padStart(6, '0').slice(-6)}`,
+    );
+    const { id, mapping } = (await ask(
+      '/api/imports',
+      new Uint8Array(Buffer.from(`name,colour\n${rows.join('\n')}`)),
+    )) as {
       id: string;
       mapping: object;
     };
@@ -158,7 +190,9 @@ async function oneRun(run: number): Promise<void> {
     ask(
       '/api/photos',
       new Uint8Array(
-        await sharp({ create: { width: 4000, height: 3000, channels: 3, background: '#4c9a52' } }).jpeg().toBuffer(),
+        await sharp({ create: { width: 4000, height: 3000, channels: 3, background: '#4c9a52' } })
+          .jpeg()
+          .toBuffer(),
       ),
     ),
   );
@@ -174,15 +208,15 @@ async function oneRun(run: number): Promise<void> {
       await ask('/api/gaps');
       await ask(`/api/changes/${change.id}/undo`, {});
     });
-  server.kill('SIGTERM');
-  await new Promise((ended) => server.once('exit', ended));
 }
 
 for (let run = 0; run < RUNS; run++) {
   await oneRun(run);
   rmSync(join(folder, `run-${run}`), { recursive: true, force: true });
 }
-console.log(`longest gap of the server's event loop, ms, at ${SUPPLIES} supplies and ${EVENTS} events, ${RUNS} runs`);
+console.log(
+  `longest gap of the server's event loop, ms, at ${SUPPLIES} supplies and ${EVENTS} events, ${RUNS} runs`,
+);
 for (const [what, found] of gaps) {
   const sorted = found.map(({ longest }) => longest).sort((p, q) => p - q);
   const [middle, most] = [sorted[sorted.length >> 1] ?? NaN, sorted.at(-1) ?? NaN];

@@ -5,16 +5,16 @@ import { dirname, join, resolve } from 'node:path';
 import pino from 'pino';
 import { localDoor, makeInside } from './app';
 import { asideProcess } from './aside/beside';
+import { readerProcess } from './aside/reader';
 import { holdAlone } from './db/holdAlone';
 import { openedBeside } from './db/ownFiles';
 import { routeNow } from './http/inRoute';
 import { openStore } from './db/open';
 import { photoProcesses } from './jobs/photoProcesses';
+import { prepareNames } from './services/colourNames';
 import { copyOfToday } from './services/copies';
 import { stashList, type Context } from './services/context';
 import { systemPorts } from './services/ports';
-import { gapsNow } from './services/gaps';
-import { sweepPhotos } from './services/sweep';
 import { sweepTempFolders } from './services/tempFolder';
 import { chosenAddresses } from './share/addresses';
 import { shareDoor } from './share/door';
@@ -52,7 +52,8 @@ const aside = asideProcess(
   { store },
   { script: new URL('./worker.js', import.meta.url), db, photos: photos.folder },
 );
-const context: Context = { store, ports: systemPorts, photos, aside };
+const reader = readerProcess({ store }, new URL('./readerProcess.js', import.meta.url), { db });
+const context: Context = { store, ports: systemPorts, photos, aside, reader };
 const inside = makeInside(context, log, existsSync(join(web, 'index.html')) ? web : undefined);
 const { RED_SHELF_SHARE: asked } = settings;
 const sharing =
@@ -81,10 +82,12 @@ const server = localDoor(inside, log, sharing).listen(settings.PORT, '127.0.0.1'
 // A page that rests a while still finds its line open: one that is closed the moment it asks again is an answer lost.
 server.keepAliveTimeout = 75_000;
 
-/** Once the first screen is served: what gaps are worked out of is read, and kept. */
+/** Once the first screen is served: what gaps and figures are worked out of is read, and kept. */
 async function warmUp(): Promise<void> {
   await new Promise((go) => setTimeout(go, WARM_AFTER_MS).unref());
-  await gapsNow(context);
+  await prepareNames();
+  await reader('gaps');
+  await reader('figures');
 }
 
 let url = '';
@@ -108,7 +111,7 @@ const TIDY_MS = 3_600_000;
 /** Once a day: a copy of the stash beside it, and pictures that nothing speaks of. */
 async function tidy(): Promise<void> {
   try {
-    if (await copyOfToday(context, db)) await sweepPhotos(context, db);
+    if (await copyOfToday(context, db)) await aside('sweep', { db });
   } catch (error) {
     log.error({ err: error }, 'the copy of today could not be made');
   }

@@ -34,6 +34,7 @@ const LIMITS: Readonly<Record<TaskName, Limits>> = {
   document: WHOLE,
   copy: WHOLE,
   csv: WHOLE,
+  sweep: WHOLE,
   arrange: { ...LIST, mostMs: MINUTE },
   startArrange: { ...LIST, mostMs: MINUTE },
   applyArrange: { ...LIST, mostMs: MINUTE },

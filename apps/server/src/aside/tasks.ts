@@ -10,6 +10,7 @@ import { writeDocumentTo } from '../services/document';
 import { importList } from '../services/importCommit';
 import { previewList, readList } from '../services/imports';
 import { restoreFile } from '../services/restoreFile';
+import { sweepPhotos } from '../services/sweep';
 import { undoChange } from '../services/undo';
 
 type Work<N extends TaskName> = (
@@ -25,6 +26,7 @@ export const TASKS: { readonly [N in TaskName]: Work<N> } = {
   document: (context, { file }) => writeDocumentTo(context, createWriteStream(file)),
   copy: (context, { file }) => copyInto(context, file),
   csv: (context, { file }) => writeCsvTo(context, file),
+  sweep: (context, { db }) => sweepPhotos(context, db),
   readList: (_, { bytes }) => Promise.resolve(readList(bytes)),
   previewList,
   importList,

@@ -11,7 +11,7 @@ import { inTurn } from './inTurn';
 import { lookFirst } from './lookFirst';
 import * as schema from './schema';
 import { settle } from './settle';
-import { stamp, touchedIn, type Readable, type Touched, type Tx } from './tx';
+import { breatheIfLong, stamp, touchedIn, type Readable, type Touched, type Tx } from './tx';
 
 export interface Store {
   /** Which file it is, whatever its path (`fileIdentity`). */
@@ -90,7 +90,7 @@ async function writerOf(file: string): Promise<Client> {
 }
 
 async function storeOver(file: string, writer: Client): Promise<Store> {
-  const writeDb = drizzle(writer, { schema });
+  const writeDb = drizzle(calm(writer), { schema });
   const reader = createClient({ url: pathToFileURL(file).href, concurrency: 1, intMode: 'number' });
   await reader.execute('PRAGMA busy_timeout = 5000');
   await reader.execute('PRAGMA query_only = ON');
@@ -125,7 +125,7 @@ async function storeOver(file: string, writer: Client): Promise<Store> {
   };
   return {
     identity: identity ?? '',
-    read: drizzle(reader, { schema }),
+    read: drizzle(calm(reader), { schema }),
     write: (work) => turn(() => transact(work)),
     exclusive: (work) =>
       turn(async () => {
@@ -157,6 +157,25 @@ async function storeOver(file: string, writer: Client): Promise<Store> {
       writer.close();
     },
   };
+}
+
+/** A client, or a transaction of it, that lets others have their turn between two statements. */
+function calm<C extends Pick<Client, 'execute' | 'batch'>>(client: C): C {
+  return new Proxy(client, {
+    get(of, name) {
+      const value = Reflect.get(of, name) as unknown;
+      if (typeof value !== 'function') return value;
+      const call = value.bind(of) as (...given: unknown[]) => unknown;
+      if (name === 'transaction')
+        return async (...given: unknown[]) =>
+          calm((await call(...given)) as Pick<Client, 'execute' | 'batch'>);
+      if (name !== 'execute' && name !== 'batch') return call;
+      return async (...given: unknown[]) => {
+        await breatheIfLong();
+        return call(...given);
+      };
+    },
+  });
 }
 
 /**

@@ -80,6 +80,24 @@ export async function stamp(tx: Tx, { supplies, records, ...what }: Touching): P
  */
 export const breathe = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
 
+/** So long one piece of work may have the thread before others get their turn, ms. */
+const MOST_AT_A_STRETCH_MS = 12;
+let stretchBegan: number | null = null;
+
+/**
+ * Lets everything else have its turn where the thread was busy for a while already. The database answers at once, so that
+ * code that only asks it again and again would otherwise never leave the thread.
+ */
+export function breatheIfLong(): Promise<void> | undefined {
+  const now = performance.now();
+  if (stretchBegan === null) {
+    stretchBegan = now;
+    setImmediate(() => (stretchBegan = null));
+    return undefined;
+  }
+  return now - stretchBegan < MOST_AT_A_STRETCH_MS ? undefined : breathe();
+}
+
 /** Rows a statement may carry at once, below SQLite's limit of bound values. */
 const CHUNK = 400;
 

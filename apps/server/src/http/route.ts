@@ -5,6 +5,7 @@ import type { Context } from '../services/context';
 import type { Command } from '../services/command';
 import { runCommand } from '../services/commands';
 import { parsed } from '../services/refusal';
+import { sendJson } from './sendJson';
 
 const readJson = json({ limit: '1mb' });
 
@@ -35,7 +36,7 @@ function listen<A>(
       // Nobody is there to hear why it was broken off.
       if (!gone.aborted) throw error;
     });
-    if (!response.destroyed) response.json(answer);
+    if (!response.destroyed) await sendJson(response, answer);
   });
 }
 

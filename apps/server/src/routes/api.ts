@@ -15,8 +15,7 @@ import { outLots } from '../db/outRepository';
 import { runCommand } from '../services/commands';
 import { coloursCalled, suggestColours } from '../services/colourNames';
 import { stashList, type Context } from '../services/context';
-import { figuresNow } from '../services/figures';
-import { gapsNow } from '../services/gaps';
+import { readHere } from '../services/reader';
 import { journal } from '../services/journal';
 import { mergeSupplies } from '../services/merge';
 import { addRecord, editRecord, removeRecord } from '../services/records';
@@ -48,8 +47,11 @@ export function apiRoutes(context: Context, uploads: Uploads): Router {
   mount(router, routes.getSupply, ({ params }) => getSupply(context, idOf(params)));
   mount(router, routes.listRecords, async () => ({ records: await recordsNow(context) }));
   mount(router, routes.journal, async () => ({ changes: await journal(context) }));
-  mount(router, routes.figures, async () => figuresNow(context));
-  mount(router, routes.gaps, async () => gapsNow(context));
+  for (const what of ['figures', 'gaps'] as const)
+    router.get(routes[what].path, async (_request, response) => {
+      const json = await (context.reader ? context.reader(what) : readHere(context, what));
+      response.type('application/json').send(json);
+    });
   mount(router, routes.outNow, async () => ({ out: await outLots(context.store.read) }));
   mount(router, routes.getWall, async () => wallNow(context));
   mount(router, routes.previewArrange, ({ body, signal }) => previewArrange(context, body, signal));

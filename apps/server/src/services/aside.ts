@@ -46,6 +46,8 @@ export interface Tasks {
   readonly document: { readonly task: { readonly file: string }; readonly answer: void };
   /** The stash as a file that opens by itself. */
   readonly copy: { readonly task: { readonly file: string }; readonly answer: void };
+  /** Removes pictures that nothing speaks of; answers how many files went. */
+  readonly sweep: { readonly task: { readonly db: string }; readonly answer: number };
   /** The list of supplies, into a file. */
   readonly csv: { readonly task: { readonly file: string }; readonly answer: void };
   readonly readList: {

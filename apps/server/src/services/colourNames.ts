@@ -1,6 +1,7 @@
 import { fold } from '@red-shelf/core';
 import type { ColourName } from '@red-shelf/contract';
 import { colornames } from 'color-name-list';
+import { breathe, chunks } from '../db/tx';
 
 interface Known extends ColourName {
   readonly folded: string;
@@ -10,6 +11,19 @@ let prepared: readonly Known[] | undefined;
 /** Some thirty thousand names, folded when first asked for. */
 const names = (): readonly Known[] =>
   (prepared ??= colornames.map(({ name, hex }) => ({ name, hex, folded: ` ${fold(name)}` })));
+
+/** So many names are folded at a stretch. */
+const AT_ONCE = 500;
+
+/** Has the names ready before they are first asked for, letting others have their turn. */
+export async function prepareNames(): Promise<void> {
+  const ready: Known[] = [];
+  for (const some of chunks(colornames, AT_ONCE)) {
+    for (const { name, hex } of some) ready.push({ name, hex, folded: ` ${fold(name)}` });
+    await breathe();
+  }
+  prepared ??= ready;
+}
 
 let byName: ReadonlyMap<string, ColourName> | undefined;
 

@@ -4,6 +4,7 @@ import type { PhotoKeeping } from './photos';
 import type { Ports } from './ports';
 import { StashList } from './stashList';
 import type { Aside } from './aside';
+import type { Reader } from './reader';
 
 /** What every use case works with. */
 export interface Context {
@@ -13,6 +14,8 @@ export interface Context {
   readonly photos?: PhotoKeeping;
   /** Does long work; left out where none is asked for. */
   readonly aside?: Aside;
+  /** Reads the whole stash elsewhere; left out where that is done here. */
+  readonly reader?: Reader;
 }
 
 const lists = new WeakMap<Store, StashList>();

@@ -1,0 +1,43 @@
+import { joinStore, type Store } from '../db/open';
+import type { Touched } from '../db/tx';
+import { readHere, type Answers } from '../services/reader';
+import { systemPorts } from '../services/ports';
+
+/** Which stash is read. */
+export interface ReaderPlace {
+  readonly db: string;
+  readonly identity: string;
+}
+/** What the process that answers requests says: first where, then what changed and what is asked, in that order. */
+export type Heard =
+  | { readonly place: ReaderPlace }
+  | { readonly touched: Touched }
+  | { readonly id: number; readonly what: Answers };
+export type ReaderSays =
+  { readonly id: number; readonly json: Uint8Array } | { readonly id: number; readonly failed: string };
+
+let opened: Promise<Store> | undefined;
+const listeners: ((touched: Touched) => void)[] = [];
+
+async function answer(id: number, what: Answers): Promise<ReaderSays> {
+  try {
+    const store = await opened;
+    if (!store) throw new Error('Asked before it was said where the stash is');
+    return { id, json: await readHere({ store, ports: systemPorts }, what) };
+  } catch (error) {
+    return { id, failed: error instanceof Error ? (error.stack ?? error.message) : String(error) };
+  }
+}
+
+process.on('message', (heard: Heard) => {
+  if ('place' in heard)
+    opened = joinStore(heard.place.db, heard.place.identity).then((store) => ({
+      ...store,
+      // Others write; what they touched is told from there.
+      onTouched: (hear) => listeners.push(hear),
+    }));
+  else if ('touched' in heard) for (const hear of listeners) hear(heard.touched);
+  else void answer(heard.id, heard.what).then((said) => process.send?.(said));
+});
+// Without the server there is nobody to read for.
+process.on('disconnect', () => process.exit(0));
