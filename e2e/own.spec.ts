@@ -23,13 +23,15 @@ test('do I own it: by name, code, hex and barcode, with where it is and how much
   await expect(verdict).not.toHaveText('Yes');
   await ask('zeppelin');
   await expect(verdict).toHaveText('No');
-  await ask('salmon');
-  await expect(verdict).toHaveText('No');
-  await expect(page.getByText(/^Salmon is a colour too/)).toBeVisible();
   await ask('teal');
   await expect(verdict).toHaveText('Yes');
-  await expect(page.getByText(/^\d+ things of that colour/)).toBeVisible();
-  await expect(page.getByText('Teal is a colour too. Nearest to it:')).toBeVisible();
+  await expect(page.getByText(/^You have \d+ things like that/)).toBeVisible();
+  // In plain words, of one kind, in any order.
+  await ask('ink, red');
+  await expect(verdict).toHaveText('Yes');
+  await expect(page.getByText('all that you asked for').first()).toBeVisible();
+  await ask('neon green velvet ribbon 90 mm');
+  await expect(verdict).not.toHaveText('Yes');
   await ask('#d85e67');
   await page.getByRole('radio', { name: 'Ribbons' }).click();
   await expect(page).toHaveURL(/kind=ribbon/);

@@ -19,6 +19,7 @@ export const changeView = z.object({
     'pack',
     'record',
     'verdict',
+    'let go',
     'lot',
   ]),
   /** The name of the thing changed, when it is one thing. */

@@ -13,6 +13,7 @@ const running = z.object({
   runsOut: when,
   advice: z.discriminatedUnion('do', [
     z.object({ do: z.literal('buy'), amount: z.number(), bigger: z.boolean() }),
+    z.object({ do: z.literal('spare') }),
     z.object({ do: z.literal('ask') }),
     z.object({ do: z.literal('leave') }),
   ]),

@@ -28,7 +28,7 @@ test('a new supply is trimmed, its colour made a hex, and what was not said fill
     maker: '',
     range: '',
     code: '',
-    hex: '#008080',
+    hex: '#029386',
     finish: 'matte',
     familyOverride: null,
     familyReason: '',
@@ -69,7 +69,7 @@ test('a thing that need have no colour may come without one, any other may not',
     familyOverride: 'none',
   });
   expect(without({ kind: 'companion', form: 'stamp', hex: 'teal' }).data).toMatchObject({
-    hex: '#008080',
+    hex: '#029386',
     familyOverride: null,
   });
   expect(without({ hex: '', name: '' }).error?.issues.map(({ path }) => path.join())).toEqual([

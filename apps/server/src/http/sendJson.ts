@@ -6,7 +6,8 @@ const AT_ONCE = 150;
 
 /** Writes a value as JSON.stringify would, letting others have their turn within the long lists that it holds itself. */
 async function piecesOf(value: unknown): Promise<string[]> {
-  const isPlain = typeof value === 'object' && value !== null && !Array.isArray(value) && !('toJSON' in value);
+  const isPlain =
+    typeof value === 'object' && value !== null && !Array.isArray(value) && !('toJSON' in value);
   const isLong = (each: unknown): each is unknown[] => Array.isArray(each) && each.length > AT_ONCE;
   if (!isPlain || !Object.values(value).some(isLong)) return [JSON.stringify(value) ?? 'null'];
   const pieces: string[] = [];

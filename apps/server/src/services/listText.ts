@@ -1,9 +1,7 @@
-import { breathe } from '../db/tx';
+import { breatheIfLong } from '../db/tx';
 
 /** So many supplies are written together: after a change only their block is written again. */
-const BLOCK = 128;
-/** So many blocks are written at a stretch. */
-const CALM = 16;
+const BLOCK = 64;
 const COMMA = Buffer.from(',');
 
 /** A long list as it is sent, in blocks of bytes: a change of one supply writes one block, not ten thousand supplies. */
@@ -31,7 +29,7 @@ export class ListText {
       const texts = () => this.ids.slice(i * BLOCK, (i + 1) * BLOCK).map(textOf);
       parts.push(known ?? (this.blocks[i] = Buffer.from(texts().join(','))));
       // A list that is written for the first time takes a while.
-      if (!known && i % CALM === CALM - 1) await breathe();
+      if (!known) await breatheIfLong();
     }
     parts.push(Buffer.from(tail));
     return Buffer.concat(parts);

@@ -2,7 +2,7 @@ import { DEFAULT_SCHEME, keyed, makeRainbowOrder } from '@red-shelf/core';
 import { leanSupply, orderName, PREFERENCES_ID, type SupplyView } from '@red-shelf/contract';
 import { recordRow } from '../db/recordRepository';
 import type { Store } from '../db/open';
-import { breathe, chunks, LAST_CHANGED, latestSeq, type Touched } from '../db/tx';
+import { breatheIfLong, LAST_CHANGED, latestSeq, type Touched } from '../db/tx';
 import { setting } from '../db/unitRepository';
 import { someSupplies, supplyPages, touchedSince, type SupplyWithState } from '../db/supplyRepository';
 import { ChangeLog } from './changeLog';
@@ -23,9 +23,6 @@ interface ListAnswer {
   readonly json: Buffer;
   readonly tag: string;
 }
-
-/** So many supplies are worked out at a stretch: a few ms. */
-const AT_ONCE = 100;
 
 /** A supply as it is shown, and as it is sorted. */
 interface Entry {
@@ -204,9 +201,9 @@ export class StashList {
   private async readAll(): Promise<void> {
     const entries = new Map<string, Entry>();
     for await (const page of supplyPages(this.store.read))
-      for (const some of chunks(page, AT_ONCE)) {
-        for (const row of some) entries.set(row.supply.id, entryOf(row));
-        await breathe();
+      for (const row of page) {
+        entries.set(row.supply.id, entryOf(row));
+        await breatheIfLong();
       }
     this.entries = entries;
     this.sorted = null;
@@ -217,6 +214,7 @@ export class StashList {
     const now = new Map(rows.map((row) => [row.supply.id, row]));
     let grown = false;
     for (const id of ids) {
+      await breatheIfLong();
       const [before, row] = [entries.get(id), now.get(id)];
       const entry = row && entryOf(row, before);
       if (before?.key !== entry?.key) this.sorted = null;

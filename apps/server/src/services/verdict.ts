@@ -58,7 +58,8 @@ export async function decideSupply(
         space,
       });
     }
-    const change = await recorder.finish('verdict', before.name, 1);
+    const kind = given.verdict === 'let go' ? 'let go' : 'verdict';
+    const change = await recorder.finish(kind, before.name, 1);
     return { supply: supplyToView(await mustFind(tx, id)), change };
   });
 }

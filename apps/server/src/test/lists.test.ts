@@ -219,7 +219,7 @@ test('a list may call colours what forms may: by hex, by a screen’s names, and
   expect(preview.rows.map(({ verdict, hex }) => [verdict, hex])).toEqual([
     ['add', '#b56f76'],
     ['add', '#005f6a'],
-    ['add', '#008080'],
+    ['add', '#029386'],
     ['refuse', null],
   ]);
 });

@@ -15,7 +15,7 @@ const undo = (change: { id: string }) => world.http.post(`/api/changes/${change.
 test('what is added is there, with family and stock derived', async () => {
   const { id } = await world.add({ hex: 'teal' });
   expect(await get(id)).toMatchObject({
-    hex: '#008080',
+    hex: '#029386',
     family: 'teal',
     stock: { items: 1, left: 60, state: 'ok' },
     holdings: [{ as: 'whole', spot: null, items: 1, left: 60 }],

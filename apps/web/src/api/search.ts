@@ -38,7 +38,8 @@ function prepare(
 const NO_PURPOSES: readonly Purpose[] = [];
 const NOTHING_KEPT: ReadonlyMap<string, readonly Held[]> = new Map();
 
-type Known = readonly [
+/** What a search knows of the stash. */
+export type Known = readonly [
   supplies: readonly SupplyView[],
   addresses: Addresses,
   purposes?: readonly Purpose[],
@@ -55,6 +56,12 @@ const preparedIn = ([, addresses, purposes = NO_PURPOSES, held = NOTHING_KEPT]: 
 /** Makes a search over the stash in plain words; texts are prepared once for many queries. */
 export const makeSearch = (...known: Known): StashSearch<SupplyView> =>
   makeStashSearch(known[0].map((supply) => preparedIn(known, supply)));
+
+/** A thing as the search sees it; prepared once. */
+export const preparer =
+  (...known: Known) =>
+  (supply: SupplyView): Searchable<SupplyView> =>
+    preparedIn(known, supply);
 
 /** Prepares what a search needs, a thing a step, so that making it takes no time. */
 export function* preparing(...known: Known): Generator {

@@ -4,22 +4,27 @@ import { usePreferences, type Stash } from './queries';
 import { useAllHeld } from './useHeld';
 import { useAddresses } from './where';
 import { whileIdle } from '../ui/whenIdle';
-import { makeSearch, preparing } from './search';
+import { makeSearch, preparing, type Known } from './search';
 
 const READY_AFTER_MS = 4000;
 
-/** Supplies a query finds, best first; undefined when nothing is searched for. */
-export function useFound(stash: Stash | undefined, query: string): readonly SupplyView[] | undefined {
+/** What searching the stash needs to know of it; undefined until it is there. */
+export function useKnown(stash: Stash | undefined): Known | undefined {
   const {
     preferences: { purposes },
   } = usePreferences();
   const addresses = useAddresses(stash);
   const held = useAllHeld();
-  const wanted = useDeferredValue(query.trim());
-  const known = useMemo(
+  return useMemo(
     () => stash && ([stash.supplies, addresses, purposes, held] as const),
     [stash, addresses, purposes, held],
   );
+}
+
+/** Supplies a query finds, best first; undefined when nothing is searched for. */
+export function useFound(stash: Stash | undefined, query: string): readonly SupplyView[] | undefined {
+  const wanted = useDeferredValue(query.trim());
+  const known = useKnown(stash);
   // Prepared when first searched, so that merely looking at the stash costs nothing.
   const search = useMemo(() => {
     let made: ReturnType<typeof makeSearch> | undefined;

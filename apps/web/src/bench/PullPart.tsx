@@ -1,4 +1,4 @@
-import { freeOf, HAND_ID, hazardsOf, HAZARDS } from '@red-shelf/core';
+import { freeOf, leftInAll, HAND_ID, hazardsOf, HAZARDS } from '@red-shelf/core';
 import type { GroupBody, SupplyView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
 import { order, routes } from '../api/client';
@@ -39,7 +39,7 @@ export function PullPart({ groupId, body, members, stash, onKeep, onAdd }: PullP
   const stockOf = (supply: SupplyView): string => {
     const all = held.get(supply.id) ?? [];
     const own = all.find(({ id }) => id === groupId)?.amount ?? 0;
-    const free = freeOf(supply.stock.left, all);
+    const free = freeOf(leftInAll(supply), all);
     return sayStockFree(
       sayStock(supply),
       own > 0 ? sayKept(supply, own, units) : '',

@@ -41,6 +41,8 @@ export function sayChange({ kind, name: given, count }: ChangeView): string {
       return `${name}: kept.`;
     case 'verdict':
       return `${name}: decided.`;
+    case 'let go':
+      return `${name} is out of your stash. Its history stays.`;
     case 'lot':
       return `${name}: its size is kept.`;
     case 'undo':

@@ -62,13 +62,15 @@ export function sayRunning(row: Row<'running'>, supply: SupplyView, units: Units
   const then =
     advice.do === 'ask'
       ? 'used up long ago: wanted again?'
-      : advice.do === 'leave'
-        ? 'not touched for a year: do not buy it again'
-        : advice.bigger
-          ? `goes steadily: ${sayPurchase(supply.kind, supply.form, advice.amount, units)} would last half a year`
-          : supply.facts.par === undefined
-            ? ''
-            : `kept at ${sayPurchase(supply.kind, supply.form, supply.facts.par, units)}`;
+      : advice.do === 'spare'
+        ? 'can’t be bought again: use it sparingly'
+        : advice.do === 'leave'
+          ? 'not touched for a year: do not buy it again'
+          : advice.bigger
+            ? `goes steadily: ${sayPurchase(supply.kind, supply.form, advice.amount, units)} would last half a year`
+            : supply.facts.par === undefined
+              ? ''
+              : `kept at ${sayPurchase(supply.kind, supply.form, supply.facts.par, units)}`;
   return [now, planned, used, when, then].filter(Boolean).join(' · ');
 }
 

@@ -40,7 +40,9 @@ export function RunningRow({ row, stash }: RowProps<'running'>) {
   const amount = row.advice.do === 'buy' ? row.advice.amount : usualOf(supply);
   return (
     <ReasonRow supply={supply} reason={`${why} · ${sayWhat(supply)}`}>
-      {row.advice.do !== 'leave' && <ListButton wish={wishOf(supply, amount, why)} />}
+      {(row.advice.do === 'buy' || row.advice.do === 'ask') && (
+        <ListButton wish={wishOf(supply, amount, why)} />
+      )}
       <Hush question="running" about={aboutOf.running(row)} name={supply.name} />
     </ReasonRow>
   );

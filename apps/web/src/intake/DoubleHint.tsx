@@ -1,4 +1,4 @@
-import { ownIt, parseColour, sparesOf, type Kind } from '@red-shelf/core';
+import { doIOwn, isSame, parseColour, sparesOf, type Kind } from '@red-shelf/core';
 import { useDeferredValue, useMemo } from 'react';
 import { useStash } from '../api/queries';
 import { sayStock } from '../copy/supply';
@@ -20,11 +20,13 @@ export function DoubleHint({ name, hex, kind }: DoubleHintProps) {
   const answer = useMemo(() => {
     const pile = (stash?.supplies ?? []).filter((supply) => supply.kind === kind);
     const byName =
-      askedName.length > 2 ? ownIt(askedName, pile).find(({ reason }) => reason.sort === 'exact') : undefined;
+      askedName.length > 2
+        ? doIOwn(askedName, pile).answers.find(({ reason }) => reason.sort === 'exact')
+        : undefined;
     if (byName) return byName;
     const colour = parseColour(askedHex);
-    const near = colour.ok ? ownIt(colour.hex, pile)[0] : undefined;
-    return near?.reason.sort === 'near colour' && near.reason.difference.step === 'same' ? near : undefined;
+    const near = colour.ok ? doIOwn(colour.hex, pile).answers[0] : undefined;
+    return near?.reason.sort === 'near colour' && isSame(near) ? near : undefined;
   }, [stash, askedName, askedHex, kind]);
   if (!answer || !stash) return null;
   const { item, reason } = answer;

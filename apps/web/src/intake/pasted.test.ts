@@ -3,7 +3,7 @@ import { colourWords, readPasted } from './pasted';
 
 test.each([
   ['Fern Gate, #4c9a52, 418', { name: 'Fern Gate', hex: '#4c9a52', code: '418', refusal: null }],
-  ['418; Fern Gate; teal', { name: 'Fern Gate', hex: '#008080', code: '418', refusal: null }],
+  ['418; Fern Gate; teal', { name: 'Fern Gate', hex: '#029386', code: '418', refusal: null }],
   ['Fern Gate\trgb(76 154 82)', { name: 'Fern Gate', hex: '#4c9a52', refusal: null }],
   ['Red, Barn Door, #a02020', { name: 'Red, Barn Door', hex: '#a02020', refusal: null }],
   ['Teal', { name: 'Teal', hex: '', refusal: expect.stringMatching(/no colour/) }],

@@ -1,4 +1,11 @@
-import { colourDifference, inStash, sayDifference, type Kind, type SaidDifference } from '@red-shelf/core';
+import {
+  colourDifference,
+  inStash,
+  leftInAll,
+  sayDifference,
+  type Kind,
+  type SaidDifference,
+} from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import type { Stash } from '../api/queries';
 
@@ -18,7 +25,7 @@ export function closeTo(
 ): Close[] {
   if (hex === null) return [];
   return supplies
-    .filter((each) => each.kind === kind && each.id !== not && inStash(each) && each.stock.left > 0)
+    .filter((each) => each.kind === kind && each.id !== not && inStash(each) && leftInAll(each) > 0)
     .map((supply) => ({ supply, deltaE: colourDifference(hex, supply.hex) }))
     .filter(({ deltaE }) => deltaE <= CLOSE)
     .sort((a, b) => a.deltaE - b.deltaE)

@@ -25,8 +25,8 @@ export function Answers({ answers, wanted, where }: AnswersProps) {
 const sayReason = ({ reason }: OwnAnswer<SupplyView>): string =>
   reason.sort === 'exact'
     ? `the same ${reason.by}`
-    : reason.sort === 'so called'
-      ? 'of that colour'
+    : reason.sort === 'words'
+      ? 'all that you asked for'
       : reason.sort === 'near name'
         ? 'nearly the same name'
         : `${reason.difference.words} (${reason.difference.deltaE.toFixed(1)} ΔE)${reason.plain ? '; by its plain colour: it has no swatch made that way' : ''}`;

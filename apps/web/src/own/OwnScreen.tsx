@@ -1,14 +1,12 @@
 import {
+  colourNameAsked,
+  doIOwn,
   familyOf,
   groupOf,
   GROUNDS,
+  hexAsked,
   KINDS,
   MADE,
-  nearColours,
-  nearestElse,
-  ownIt,
-  soCalled,
-  parseColour,
   readBarcode,
   type Ground,
   type Made,
@@ -17,6 +15,8 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { StyleSheet, View, type TextInput } from 'react-native';
 import { useStash } from '../api/queries';
+import { preparer } from '../api/search';
+import { useKnown } from '../api/useFound';
 import { ColourWays } from '../colour/ColourWays';
 import { calledSo, useColourNames } from '../colour/useColourNames';
 import { Waiting } from '../ui/Waiting';
@@ -37,8 +37,8 @@ import { Verdict } from './Verdict';
 
 const ANY = 'its colour';
 
-/** Rows shown of what a phrase means; the rest is in the stash. */
-const MOST_CALLED = 12;
+/** Answers shown; the rest is in the stash. */
+const MOST_SHOWN = 12;
 
 /** "Do I own it?" – one field, one answer, one hand: by name, code, number, barcode, hex, photo or reader. */
 export function OwnScreen() {
@@ -56,21 +56,19 @@ export function OwnScreen() {
     () => (stash?.supplies ?? []).filter((supply) => kind === null || supply.kind === kind),
     [stash, kind],
   );
-  const typed = parseColour(asked.trim().startsWith('#') ? asked : '');
-  const named = calledSo(asked, useColourNames(asked));
-  const hex = typed.ok ? typed.hex : (named?.hex ?? null);
   const manner = useMemo(() => (made === ANY ? undefined : { made: made as Made, ground }), [made, ground]);
-  const answers = useMemo(() => ownIt(asked, pile, manner), [asked, pile, manner]);
-  const called = useMemo(() => soCalled(asked, pile), [asked, pile]);
-  const others = useMemo(() => {
-    const said = new Set(answers.map(({ item }) => item.id));
-    return (called ?? []).filter(({ item }) => !said.has(item.id));
-  }, [answers, called]);
-  const inColour = useMemo(
-    () => (named && !typed.ok ? nearColours(named.hex, pile, manner) : []),
-    [named, typed.ok, pile, manner],
+  const names = useColourNames(colourNameAsked(asked));
+  const known = useKnown(stash);
+  const found = useMemo(
+    () =>
+      doIOwn(asked, pile, {
+        manner,
+        colourCalled: (name) => calledSo(name, names)?.hex ?? null,
+        prepared: known && preparer(...known),
+      }),
+    [asked, pile, manner, names, known],
   );
-  const further = useMemo(() => (hex ? nearestElse(hex, pile, manner) : []), [hex, pile, manner]);
+  const hex = hexAsked(asked) ?? calledSo(colourNameAsked(asked), names)?.hex ?? null;
   useKeys({ '/': () => field.current?.focus() });
   if (!stash) return <Waiting error={error} />;
   const ask = (text: string): void => {
@@ -91,43 +89,26 @@ export function OwnScreen() {
         <ColourWays hex={hex ?? '#999999'} start="Photo" onTake={(taken) => ask(taken.hex)} />
       )}
       {tool === 'scan' && <Scanner onScan={ask} />}
-      {typed.ok && <Wanted hex={typed.hex} words={`Looking for ${typed.hex}`} />}
+      {hex && <Wanted hex={hex} words={`Looking for ${hex}`} />}
       {!barcode.ok && barcode.code === 'misread' && (
         <Note sort="attention">The last digit does not fit: the barcode was misread. Scan it again.</Note>
       )}
-      <Verdict
-        asked={asked}
-        answers={answers}
-        inColour={named && !typed.ok ? inColour : null}
-        called={called}
-      />
-      <Answers answers={answers} wanted={typed.ok ? typed.hex : null} where={where} />
-      <Answers answers={others.slice(0, MOST_CALLED)} wanted={null} where={where} />
-      {others.length > MOST_CALLED && (
+      <Verdict asked={asked} found={found} />
+      <Answers answers={found.answers.slice(0, MOST_SHOWN)} wanted={hex} where={where} />
+      {found.answers.length > MOST_SHOWN && (
         <Button
-          label={`All ${others.length} in the stash`}
+          label={`All ${found.answers.length} in the stash`}
           onPress={() => router.push({ pathname: '/stash', params: { q: asked } })}
         />
       )}
-      {named && !typed.ok && (
+      {found.nearest.length > 0 && (
         <>
-          <Wanted
-            hex={named.hex}
-            words={
-              inColour.length > 0
-                ? `${named.name} is a colour too. Nearest to it:`
-                : `${named.name} is a colour too; nothing you have comes near it.`
-            }
-          />
-          <Answers answers={inColour} wanted={named.hex} where={where} />
-        </>
-      )}
-      {further.length > 0 && (
-        <>
-          <Txt look="strong" level={2}>
-            Further off, the nearest of its kind
-          </Txt>
-          <Answers answers={further} wanted={hex} where={where} />
+          {found.verdict !== 'no' && (
+            <Txt look="strong" level={2}>
+              Further off, the nearest of its kind
+            </Txt>
+          )}
+          <Answers answers={found.nearest} wanted={hex} where={where} />
         </>
       )}
       {hex && (

@@ -1,4 +1,4 @@
-import { freeOf } from '@red-shelf/core';
+import { freeOf, leftInAll } from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -29,10 +29,9 @@ export interface HeldForAsked {
  */
 export function useHeldFor(supply: SupplyView, isOut = false): HeldForAsked {
   const held = useHeld(supply.id);
-  const { stock } = supply;
   const [picked, setPicked] = useState<string | null | undefined>(undefined);
   const options = held.map((each) => ({ id: each.id, name: sayHolder(each) }));
-  const usual = isOut || freeOf(stock.left, held) === 0 ? (options[0]?.id ?? null) : null;
+  const usual = isOut || freeOf(leftInAll(supply), held) === 0 ? (options[0]?.id ?? null) : null;
   const known = picked === undefined || picked === null || options.some(({ id }) => id === picked);
   const chosen = picked === undefined || !known ? usual : picked;
   return { options, chosen, choose: setPicked, said: chosen === null ? {} : { heldFor: chosen } };

@@ -1,4 +1,4 @@
-import { formOf, isCutToSize, type Kind, type Part } from '@red-shelf/core';
+import { formOf, isCutToSize, packSizeOf, type Kind, type Part } from '@red-shelf/core';
 import { stockRequest, type StockRequestBody, type SupplyView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { useState } from 'react';
@@ -25,7 +25,6 @@ const BESIDE: Partial<Record<Kind, string>> = {
   ribbon: 'Beside the roll',
   sticker: 'Beside the whole sheets',
 };
-const USUAL_PACK = 25;
 const MOST = 999_999;
 const nameOf = (supply: SupplyView, asking: Asking): string => `parts.${supply.id}.${asking}`;
 const countOf = (supply: SupplyView, part: Part): string => `${nameOf(supply, 'count')}.${part}`;
@@ -107,9 +106,8 @@ const openSaid = z
   .transform(into(stockRequest));
 
 function Open({ supply, busy, onWrite }: AskProps) {
-  const perPack = supply.facts.attributes?.perPack;
   const ask = useAsk(nameOf(supply, 'open'), openSaid, {
-    sheets: String(typeof perPack === 'number' ? perPack : USUAL_PACK),
+    sheets: String(packSizeOf(supply)),
   });
   const submit = (): void => ask.submit(onWrite);
   return (

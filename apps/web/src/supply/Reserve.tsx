@@ -1,4 +1,4 @@
-import { fold, formOf, freeOf, moreHeld } from '@red-shelf/core';
+import { fold, formOf, freeOf, leftInAll, moreHeld } from '@red-shelf/core';
 import { groupBody, type SupplyView } from '@red-shelf/contract';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
@@ -23,7 +23,7 @@ export function Reserve({ supply, onDone }: { readonly supply: SupplyView; reado
   const { preferences } = usePreferences();
   const { counting } = formOf(supply.kind, supply.form);
   const held = useHeld(supply.id);
-  const free = freeOf(supply.stock.left, held);
+  const free = freeOf(leftInAll(supply), held);
   const amount =
     counting === 'length'
       ? measure('length', preferences.units)

@@ -1,4 +1,4 @@
-import { forecastRunOut, usesIn } from '@red-shelf/core';
+import { forecastRunOut, leftInAll, usesIn } from '@red-shelf/core';
 import type { LedgerView, SupplyView } from '@red-shelf/contract';
 import { useMemo } from 'react';
 import { sayAbout } from '../copy/when';
@@ -11,14 +11,14 @@ interface RunsOutProps {
 
 /** When it is used up at the pace it is used, with how sure that is; nothing where that is not in sight. */
 export function RunsOut({ supply, ledger }: RunsOutProps) {
-  const { id, createdAt, stock } = supply;
+  const { id, createdAt } = supply;
+  const left = leftInAll(supply);
   const runsOut = useMemo(
     () =>
-      stock.left > 0
-        ? forecastRunOut(usesIn(ledger, id), stock.left, new Date().toISOString(), { since: createdAt })
-            .runsOut
+      left > 0
+        ? forecastRunOut(usesIn(ledger, id), left, new Date().toISOString(), { since: createdAt }).runsOut
         : null,
-    [ledger, id, createdAt, stock.left],
+    [ledger, id, createdAt, left],
   );
   if (!runsOut) return null;
   return (

@@ -1,4 +1,4 @@
-import { formFor, freeOf, isScarce, type FormDefinition } from '@red-shelf/core';
+import { formFor, freeOf, leftInAll, isScarce, type FormDefinition } from '@red-shelf/core';
 import type { StockRequestBody, SupplyView } from '@red-shelf/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -92,7 +92,7 @@ function Kept({ supply }: { readonly supply: SupplyView }) {
   const names = held.map(sayHolder);
   return (
     <>
-      {names.length > 0 && stock.left > 0 && freeOf(stock.left, held) === 0 && (
+      {names.length > 0 && stock.left > 0 && freeOf(leftInAll(supply), held) === 0 && (
         <Note sort="attention">{`All that is left is put aside for ${names.join(', ')}. Using some takes it from there.`}</Note>
       )}
       {isScarce(supply) && stock.left > 0 && (

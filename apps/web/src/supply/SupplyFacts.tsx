@@ -1,4 +1,13 @@
-import { attributesOf, bodyOf, familyOf, formOf, freeOf, hasColour, inStash } from '@red-shelf/core';
+import {
+  attributesOf,
+  bodyOf,
+  familyOf,
+  formOf,
+  freeOf,
+  leftInAll,
+  hasColour,
+  inStash,
+} from '@red-shelf/core';
 import type { SupplyView } from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
@@ -54,7 +63,7 @@ export function SupplyFacts({
       {held.length > 0 && (
         <Txt>
           {held.map((each) => `${said(each.amount)} put aside for ${sayHolder(each)}`).join(', ')};{' '}
-          <Txt look="number">{said(freeOf(supply.stock.left, held))} free</Txt>
+          <Txt look="number">{said(freeOf(leftInAll(supply), held))} free</Txt>
         </Txt>
       )}
       {supply.facts.dormant && (

@@ -24,6 +24,7 @@ test.each<[ChangeView['kind'], string]>([
   ['pack', 'Fern: 2 lots added.'],
   ['record', 'Fern: kept.'],
   ['verdict', 'Fern: decided.'],
+  ['let go', 'Fern is out of your stash. Its history stays.'],
   ['act', 'Fern: noted.'],
   ['place', '2 things moved.'],
   ['arrange', 'Fern arranged: 2 moves.'],

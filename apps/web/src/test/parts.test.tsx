@@ -118,7 +118,7 @@ test('a swatch typed in is kept as the true colour; another can be made true or 
   await waitFor(() => expect(sent).toHaveLength(3));
   const { facts } = sent[2]?.body as { facts: { swatches: { id: string }[]; trueSwatch: string } };
   expect(facts.swatches[1]).toMatchObject({
-    hex: '#008080',
+    hex: '#029386',
     made: 'blended',
     ground: 'kraft',
     taken: 'typed',

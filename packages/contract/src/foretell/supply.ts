@@ -118,7 +118,8 @@ export function foretellVerdict(
   const written = { ...writtenOf(supply), facts, version: version + 1, updatedAt: naming.at };
   const next = afterChange(naming, supply, viewOf(written, supply.stock, lotsOfView(supply)));
   const records = session ? noted(naming, session, supply, verdict) : [];
-  return foretold(naming, 'verdict', supply.name, { supplies: [next], records });
+  const kind = verdict === 'let go' ? 'let go' : 'verdict';
+  return foretold(naming, kind, supply.name, { supplies: [next], records });
 }
 
 /** The row a verdict leaves in its sitting. */

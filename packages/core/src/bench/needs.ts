@@ -3,6 +3,8 @@ import { sayDifference, type SaidDifference } from '../colour/sayDifference';
 import type { Kind } from '../kinds/definition';
 import type { Supply } from '../stash/supply';
 import { inStash } from '../stash/standing';
+import { leftInAll } from '../stock/leftInAll';
+import type { Stock } from '../stock/stock';
 
 /** What each that is made takes of one kind in one colour: "a pale green ribbon, 80 cm each". */
 export interface ColourNeed {
@@ -13,7 +15,7 @@ export interface ColourNeed {
 }
 
 type Owned = Pick<Supply, 'id' | 'kind' | 'form' | 'hex' | 'facts'> & {
-  readonly stock: { readonly left: number };
+  readonly stock: Pick<Stock, 'left'> & Partial<Pick<Stock, 'parts'>>;
 };
 
 /** Something owned that could be taken for a need. */
@@ -58,7 +60,7 @@ export function answersTo<S extends Owned>(
     .sort((a, b) => a.deltaE - b.deltaE || (a.supply.id < b.supply.id ? -1 : 1))
     .map(({ supply }): NeedAnswer<S> => {
       const free = freeOf(supply);
-      const usesUp = isScarce(supply) && total >= supply.stock.left;
+      const usesUp = isScarce(supply) && total >= leftInAll(supply);
       return {
         ...{ supply, free, usesUp, enough: free >= total },
         difference: sayDifference(need.hex, supply.hex),
@@ -77,7 +79,7 @@ export function nearestOfEach<S extends Owned>(
 ): { readonly kind: Kind; readonly nearest: { supply: S; difference: SaidDifference } | null }[] {
   const best = new Map<Kind, { supply: S; deltaE: number }>();
   for (const supply of supplies) {
-    if (!inStash(supply) || supply.stock.left <= 0) continue;
+    if (!inStash(supply) || leftInAll(supply) <= 0) continue;
     const deltaE = colourDifference(hex, supply.hex);
     if (deltaE < (best.get(supply.kind)?.deltaE ?? Infinity)) best.set(supply.kind, { supply, deltaE });
   }

@@ -55,7 +55,9 @@ test.each([
   ['#C34', '#cc3344'],
   ['c23b42', '#c23b42'],
   ['rgb(194 59 66)', '#c23b42'],
-  [' Teal ', '#008080'],
+  [' RebeccaPurple ', '#663399'],
+  // Plain words are what people mean by them, not what a screen does.
+  [' Teal ', '#029386'],
 ])('reads %s', (given, hex) => expect(parseColour(given)).toEqual({ ok: true, hex }));
 
 test.each([
@@ -75,4 +77,21 @@ test('every colour a screen can show is read as it is written', () => {
   );
   expect(parseColour('#008196')).toEqual({ ok: true, hex: '#008196' });
   expect(parseColour('color(display-p3 0 1 0)').ok).toBe(true);
+});
+
+test('a plain word for a colour keeps the family it names', () => {
+  const words = 'red orange yellow green teal blue purple pink brown black grey white'.split(' ');
+  for (const family of words) {
+    const colour = parseColour(family);
+    expect(colour.ok && familyOf(colour.hex).family).toBe(family);
+  }
+  const familyFor = (words: string) => {
+    const colour = parseColour(words);
+    return colour.ok ? familyOf(colour.hex).family : null;
+  };
+  expect(['chocolate', 'sky blue', 'Burgundy', 'cream', 'navy', 'dark-green'].map(familyFor)).toEqual([
+    ...['brown', 'blue', 'red', 'white', 'blue', 'green'],
+  ]);
+  // No screen's pure colour.
+  expect(parseColour('red')).not.toEqual({ ok: true, hex: '#ff0000' });
 });

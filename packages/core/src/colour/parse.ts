@@ -1,4 +1,6 @@
 import { beginningOf } from '../text/clean';
+import { fold } from '../text/fold';
+import plainColours from './plainColours.json';
 import {
   displayable,
   formatHex,
@@ -45,8 +47,18 @@ const MOST_CHARACTERS = 100;
 const intoSrgb = toGamut('rgb', 'oklch');
 
 /**
- * Reads a colour as people write it: `#c23b42`, `c23b42`, `#c34`, `rgb(194 59 66)`, `hsl(…)`, `lab(…)`
- * or a CSS colour name. Colours outside sRGB are brought to the nearest one a screen can show.
+ * What people mean by plain words for colours, made by scripts/plain-colours.mts from lists of colours that people named; not
+ * to be edited by hand.
+ */
+const PLAIN: ReadonlyMap<string, string> = new Map(Object.entries(plainColours));
+
+/** The colour people mean by a plain word or two, "brown", "sky blue": lower-case `#rrggbb`, or null where it is none. */
+export const plainColour = (words: string): string | null =>
+  PLAIN.get(fold(words).replace(/-/g, ' ')) ?? null;
+
+/**
+ * Reads a colour as people write it: `#c23b42`, `c23b42`, `#c34`, `rgb(194 59 66)`, `hsl(…)`, `lab(…)`, plain words such as
+ * `brown` or `sky blue` as people mean them, or else a CSS colour name. Colours outside sRGB are brought to the nearest one a screen can show.
  * A see-through colour is refused: a supply's colour is judged on paper.
  */
 export function parseColour(text: string): ParsedColour | ColourRefusal {
@@ -55,6 +67,8 @@ export function parseColour(text: string): ParsedColour | ColourRefusal {
   // No colour is so long, and the library takes quadratic time to find that out.
   if (given.length > MOST_CHARACTERS)
     return { ok: false, code: 'colour_unknown', given: beginningOf(given, MOST_CHARACTERS) };
+  const plain = given.startsWith('#') ? null : plainColour(given);
+  if (plain !== null) return { ok: true, hex: plain };
   const colour = parsed(BARE_HEX.test(given) ? `#${given}` : given.toLowerCase());
   if (!colour) return { ok: false, code: 'colour_unknown', given };
   if (colour.alpha !== undefined && colour.alpha < 1) return { ok: false, code: 'colour_see_through', given };

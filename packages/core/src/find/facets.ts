@@ -90,7 +90,8 @@ export const FACETS: ReadonlyMap<string, Facet> = new Map(
   entries.flatMap(([words, facet]) => words.split(' ').map((word) => [word, facet] as const)),
 );
 
-const COLOUR_WORDS: ReadonlyMap<string, ColourFacet> = new Map(
+/** Words that ask for a colour: a family, or how light or strong it is. */
+export const COLOUR_WORDS: ReadonlyMap<string, ColourFacet> = new Map(
   colours.flatMap(([words, facet]) => words.split(' ').map((word) => [word, facet] as const)),
 );
 

@@ -1,22 +1,40 @@
 import fc from 'fast-check';
-import { sayDifference } from '../colour/sayDifference';
-import { readBarcode, withCheckDigit } from './barcode';
-import { isTooMany, sparesOf } from '../stock/spares';
+import { groupOf } from '../colour/families';
 import { familyOf } from '../colour/family';
-import { soCalled, nearColours, nearestElse, ownIt, type Owned } from './ownIt';
+import { sayDifference } from '../colour/sayDifference';
+import { isTooMany, sparesOf } from '../stock/spares';
+import { readBarcode, withCheckDigit } from './barcode';
+import { doIOwn } from './doIOwn';
+import { nearColours } from './nearColours';
+import type { Owned } from './ownAnswer';
+import { makeStashSearch } from './stashSearch';
+import { searchable } from './subject';
 
-const owned = (name: string, more: Partial<Owned> = {}): Owned => ({
-  id: name,
-  kind: 'ink',
-  name,
-  maker: 'Hollin & Quay',
-  range: 'Towpath',
-  code: '',
-  hex: '#888888',
-  stock: { items: 1, left: 60 },
-  facts: {},
-  ...more,
-});
+const owned = (name: string, more: Partial<Owned> & { left?: number } = {}): Owned => {
+  const { left = 60, ...rest } = more;
+  const [hex, finish] = [rest.hex ?? '#888888', rest.finish ?? 'matte'];
+  const { family } = familyOf(hex, finish);
+  return {
+    id: name,
+    number: 0,
+    kind: 'ink',
+    form: 'full-pad',
+    name,
+    maker: 'Hollin & Quay',
+    range: 'Towpath',
+    code: '',
+    note: '',
+    hex,
+    finish,
+    family,
+    group: groupOf(family),
+    stock: { items: 1, left, state: 'ok', uses: 0, used: 0, lastUsedAt: null },
+    facts: {},
+    ...rest,
+  };
+};
+const card = { kind: 'cardstock', form: 'sheet-a4' } as const;
+const spool = { kind: 'ribbon', form: 'spool' } as const;
 const STASH = [
   owned('Marsh Lantern', { number: 42, code: '418', hex: '#6f8f3a', facts: { barcode: '4006381333931' } }),
   owned('Lantern Marsh Moss', { hex: '#2e3b20' }),
@@ -24,31 +42,117 @@ const STASH = [
     hex: '#4c9a52',
     facts: { swatches: [{ id: 's', hex: '#3468b0', made: 'blended', ground: 'kraft', taken: 'typed' }] },
   }),
+  owned('Night Ferry', { hex: '#1f2f5f', facts: { attributes: { chemistry: 'dye' } } }),
+  owned('Coal Yard', { hex: '#161616', facts: { attributes: { chemistry: 'pigment' } } }),
+  owned('Brick Lane', { kind: 'marker', form: 'alcohol-dual', hex: '#b3282d' }),
+  owned('Meadow', { ...card, hex: '#4f9a58' }),
+  owned('Tinsel', {
+    ...card,
+    hex: '#d4af37',
+    finish: 'glitter',
+    facts: { attributes: { paper: 'glitter' } },
+  }),
+  owned('Pine Rail', { ...spool, hex: '#1f4a2a', facts: { attributes: { width: 15_875 } } }),
+  owned('Candles', { kind: 'sticker', form: 'sheet', hex: '#e0c040', facts: { tags: ['birthday'] } }),
+  owned('Old Copse', { kind: 'marker', form: 'alcohol-dual', hex: '#3c7a40', left: 0 }),
+  owned('Let Go', { hex: '#ff8800', facts: { status: 'gone' } }),
 ];
-const said = (question: string) =>
-  ownIt(question, STASH).map(({ item, reason }) => `${item.name}: ${reason.sort}`);
+const said = (question: string) => {
+  const { verdict, answers } = doIOwn(question, STASH);
+  return [verdict, ...answers.map(({ item, reason }) => `${item.name}: ${reason.sort}`)];
+};
 
 test.each([
-  ['marsh lantern', ['Marsh Lantern: exact']],
-  ['418', ['Marsh Lantern: exact']],
-  ['4006381333931', ['Marsh Lantern: exact']],
-  ['Towpath Fern Gate', ['Fern Gate: exact']],
-  ['No. 42', ['Marsh Lantern: exact']],
-  ['lantern', ['Marsh Lantern: near name', 'Lantern Marsh Moss: near name']],
-  ['marsh lantren', ['Marsh Lantern: near name']],
-  ['#6f8f3b', ['Marsh Lantern: near colour']],
-  ['Quince', []],
-  ['', []],
-])('do I own “%s”?', (question, expected) => expect(said(question)).toEqual(expected));
+  ['green card', 'yes', 'Meadow: words'],
+  ['do I have a green card?', 'yes', 'Meadow: words'],
+  ['card, green', 'yes', 'Meadow: words'],
+  ['navy ink', 'yes', 'Night Ferry: words'],
+  ['red marker', 'yes', 'Brick Lane: words'],
+  ['dark green ribbon', 'yes', 'Pine Rail: words'],
+  ['black pigment ink', 'yes', 'Coal Yard: words'],
+  ['gold glitter card', 'yes', 'Tinsel: words'],
+  ['birthday stickers', 'yes', 'Candles: words'],
+  ['gren card', 'yes', 'Meadow: words'],
+  ['5/8 in ribbon', 'yes', 'Pine Rail: words'],
+  ['16 mm green ribbon', 'yes', 'Pine Rail: words'],
+  ['marsh lantern', 'yes', 'Marsh Lantern: exact'],
+  ['ink marsh lantern', 'yes', 'Marsh Lantern: words'],
+  ['418', 'yes', 'Marsh Lantern: exact'],
+  ['4006381333931', 'yes', 'Marsh Lantern: exact'],
+  ['No. 42', 'yes', 'Marsh Lantern: exact'],
+  ['Towpath Fern Gate', 'yes', 'Fern Gate: exact'],
+  ['lantern', 'not quite', 'Lantern Marsh Moss: near name'],
+  ['marsh lantren', 'not quite', 'Marsh Lantern: near name'],
+  ['#6f8f3b', 'yes', 'Marsh Lantern: near colour'],
+  ['6f8f3b', 'yes', 'Marsh Lantern: near colour'],
+  ['#6f8f3b ink', 'yes', 'Marsh Lantern: near colour'],
+  // Used up is to be bought again.
+  ['green marker', 'not quite', 'Old Copse: words'],
+])('do I own “%s”? %s, %s', (question, verdict, first) => {
+  expect(said(question).slice(0, 2)).toEqual([verdict, first]);
+});
+
+test.each(['Quince', 'zebra ink', '', '  ', 'Let Go'])('do I own “%s”? no', (question) =>
+  expect(said(question)).toEqual(['no']),
+);
+
+test('no means nothing of that kind is within a clear step, and the nearest of it is shown with its difference', () => {
+  const { verdict, answers, nearest } = doIOwn('purple card', STASH);
+  expect([verdict, answers]).toEqual(['no', []]);
+  expect(nearest.map(({ item }) => item.kind)).toEqual(['cardstock', 'cardstock']);
+  expect(nearest[0]?.reason).toMatchObject({ difference: { step: 'far' } });
+  // The very colour in another kind is no answer.
+  expect(doIOwn('#4c9a52 ribbon', STASH)).toMatchObject({ verdict: 'no', answers: [] });
+  // Called otherwise, and near in colour all the same.
+  const teal = owned('Sea Wall', { ...card, hex: '#2b8a7a' });
+  const near = doIOwn('#2b8f80 card', [...STASH, teal]);
+  expect([near.verdict, near.answers[0]?.item.name]).toEqual(['not quite', 'Sea Wall']);
+});
+
+test('a name of a colour is asked by its colour, of the kind that was asked for', () => {
+  const colourCalled = (name: string) => (name === 'petrol' ? '#1f4a2b' : null);
+  expect(doIOwn('petrol ribbon', STASH, { colourCalled })).toMatchObject({ verdict: 'yes' });
+  expect(doIOwn('petrol card', STASH, { colourCalled })).toMatchObject({ verdict: 'no' });
+  expect(doIOwn('petrol card', STASH, { colourCalled }).nearest).toHaveLength(2);
+});
+
+test('unopened packs are owned', () => {
+  const stock = { items: 0, left: 0, state: 'ok', uses: 0, used: 0, lastUsedAt: null } as const;
+  const closed = owned('Snow', { ...card, hex: '#ffffff', stock: { ...stock, parts: { pack: 2 } } });
+  expect(doIOwn('white card', [closed]).verdict).toBe('yes');
+  expect(doIOwn('white card', [{ ...closed, stock }]).verdict).toBe('not quite');
+});
+
+test('what the search finds is owned, and what is owned in words the search finds', () => {
+  const search = makeStashSearch(STASH.map((item) => searchable(item, { ...item, addresses: [] })));
+  const words = fc.constantFrom(
+    ...'pale dark green red navy black gold glitter birthday satin ink inks marker card ribbon sticker'.split(
+      ' ',
+    ),
+    ...'pigment dye Hollin Towpath Marsh Lantern Fern Meadow wide a4 no.42 418 #4c9a52 quince'.split(' '),
+  );
+  fc.assert(
+    fc.property(fc.array(words, { minLength: 1, maxLength: 4 }), (asked) => {
+      const question = asked.join(' ');
+      const found = new Set(search.find(question).filter(({ id }) => id !== 'Let Go'));
+      const { verdict, answers } = doIOwn(question, STASH);
+      if (found.size > 0) expect(verdict).not.toBe('no');
+      for (const { item, reason } of answers) if (reason.sort === 'words') expect(found.has(item)).toBe(true);
+      // In any order.
+      expect(doIOwn([...asked].reverse().join(' '), STASH).verdict).toBe(verdict);
+    }),
+    { numRuns: 300 },
+  );
+});
 
 test('a colour is compared like with like when the manner is asked', () => {
-  const [answer] = ownIt('#3468b1', STASH, { made: 'blended', ground: 'kraft' });
-  expect(answer?.item.name).toBe('Fern Gate');
-  expect(ownIt('#3468b1', STASH)).toEqual([]);
+  const manner = { made: 'blended', ground: 'kraft' } as const;
+  expect(doIOwn('#3468b1', STASH, { manner }).answers[0]?.item.name).toBe('Fern Gate');
+  expect(doIOwn('#3468b1', STASH).answers).toEqual([]);
 });
 
 test('no kind crowds out another near a colour, and a kind with nothing near shows its nearest', () => {
-  const many = (kind: string, hexes: readonly string[]) =>
+  const many = (kind: Owned['kind'], hexes: readonly string[]) =>
     hexes.map((hex, i) => owned(`${kind} ${i}`, { kind, hex }));
   const greens = ['#4c9a52', '#4d9b53', '#4e9c54', '#4f9d55', '#509e56', '#519f57'];
   const pile = [
@@ -57,10 +161,11 @@ test('no kind crowds out another near a colour, and a kind with nothing near sho
     ...many('ribbon', ['#2244aa', '#70c078']),
   ];
   const names = (answers: readonly { item: Owned }[]) => answers.map(({ item }) => item.name);
-  expect(names(nearColours('#4c9a52', pile))).toEqual(['ink 0', 'ink 1', 'ink 2', 'ink 3', 'marker 0']);
-  expect(nearColours('#4c9a52', many('ink', greens))).toHaveLength(6);
-  expect(names(nearestElse('#4c9a52', pile))).toEqual(['ribbon 1']);
-  expect(nearestElse('#4c9a52', pile)[0]?.reason).toMatchObject({ difference: { step: 'far' } });
+  const { near, further } = nearColours('#4c9a52', pile);
+  expect(names(near)).toEqual(['ink 0', 'ink 1', 'ink 2', 'ink 3', 'marker 0']);
+  expect(nearColours('#4c9a52', many('ink', greens)).near).toHaveLength(6);
+  expect(names(further)).toEqual(['ribbon 1']);
+  expect(further[0]?.reason).toMatchObject({ difference: { step: 'far' } });
 });
 
 test.each([
@@ -121,7 +226,7 @@ test('where something has no swatch made as asked, its plain colour is compared,
   const swatch = { id: 'w', hex: '#4c9a52', taken: 'reader', ...manner } as const;
   const like = owned('a', { hex: '#000000', facts: { swatches: [swatch] } });
   const plain = owned('b', { hex: '#4c9a53' });
-  const reasons = ownIt('#4c9a52', [like, plain], manner).map(({ item, reason }) => [
+  const reasons = doIOwn('#4c9a52', [like, plain], { manner }).answers.map(({ item, reason }) => [
     item.id,
     reason.sort === 'near colour' && reason.plain,
   ]);
@@ -129,23 +234,4 @@ test('where something has no swatch made as asked, its plain colour is compared,
     ['a', undefined],
     ['b', true],
   ]);
-});
-
-test('a plain phrase means the family and the lightness people mean by it; other words are no phrase', () => {
-  const thing = (id: string, hex: string, left = 10) => ({
-    ...owned(id, { hex, stock: { items: 1, left } }),
-    family: familyOf(hex).family,
-  });
-  const pile = [
-    thing('gone', '#b0dca8', 0),
-    thing('pale', '#b6e0ae'),
-    thing('dark', '#1f5a2a'),
-    thing('pink', '#f6c5d0'),
-  ];
-  const ids = (question: string) => soCalled(question, pile)?.map(({ item }) => item.id);
-  expect(ids('pale green')).toEqual(['pale', 'gone']);
-  expect(ids('Dark Greens')).toEqual(['dark']);
-  expect(ids('light pink')).toEqual(['pink']);
-  expect(ids('pale blue')).toEqual([]);
-  expect([ids('green ribbon'), ids('fern'), ids('')]).toEqual([undefined, undefined, undefined]);
 });

@@ -1,85 +1,65 @@
-import { hasColour } from '../colour/families';
-import { parseColour } from '../colour/parse';
-import { ciede2000, labOf, type Lab } from '../colour/lab';
 import { FACETS } from './facets';
-import { fold } from '../text/fold';
+import { readQuestion, SCORE, termOf, type Rating, type Term } from './question';
 import type { Searchable } from './subject';
 import { meant } from './typo';
 
-/** How well one thing answers one word of a query; 0 is not at all. */
-type Rating<T> = (thing: Searchable<T>) => number;
-
-const SCORE = { code: 100, name: 90, nameStart: 60, nameWord: 40, facet: 30, text: 10, slip: 4 } as const;
-/** A hex finds what lies within a plainly visible but small distance. */
-const NEAR_DELTA_E = 10;
-/** In vivid colours ten CIEDE2000 can be some forty plain CIELAB units. */
-const FAR_IN_LAB = 60;
-const FILLERS = new Set([
-  'a',
-  'an',
-  'and',
-  'for',
-  'in',
-  'my',
-  'of',
-  'or',
-  'that',
-  'the',
-  'with',
-  'which',
-  'are',
-  'is',
-]);
-const HEX = /^#(?:[0-9a-f]{3}|[0-9a-f]{6})$/;
-
-const singular = (word: string): string => (word.length > 3 && word.endsWith('s') ? word.slice(0, -1) : word);
-
-/** Rates a word against the texts: its beginning of a word, plural or not. */
-function byText<T>(word: string): Rating<T> {
-  const one = singular(word);
-  const start = ` ${one}`;
-  return ({ code, name, text }) => {
-    if (code !== '' && code === word) return SCORE.code;
-    if (!text.includes(start)) return 0;
-    if (name === ` ${word}` || name === start) return SCORE.name;
-    if (name.startsWith(start)) return SCORE.nameStart;
-    return name.includes(start) ? SCORE.nameWord : SCORE.text;
-  };
-}
-
-/** CIEDE2000, or infinity for colours so far apart in CIELAB that it need not be worked out. */
-const nearness = (a: Lab, b: Lab): number =>
-  Math.hypot(a.l - b.l, a.a - b.a, a.b - b.b) > FAR_IN_LAB ? Infinity : ciede2000(a, b);
-
-function byHex<T>(hex: string): Rating<T> {
-  const wanted = labOf(hex);
-  return ({ subject }) => {
-    if (!hasColour(subject)) return 0;
-    const all = [subject.hex, ...(subject.facts.otherHexes ?? [])];
-    const nearest = Math.min(...all.map((each) => nearness(wanted, labOf(each))));
-    return nearest > NEAR_DELTA_E ? 0 : SCORE.code * (1 - nearest / (NEAR_DELTA_E * 1.01));
-  };
-}
-
-const either =
-  <T>(...ratings: readonly Rating<T>[]): Rating<T> =>
-  (thing) =>
-    Math.max(...ratings.map((rate) => rate(thing)));
-
-function rateWord<T>(word: string): Rating<T> {
-  if (HEX.test(word)) {
-    const colour = parseColour(word);
-    if (colour.ok) return byHex(colour.hex);
-  }
-  const facet = FACETS.get(word) ?? FACETS.get(singular(word));
-  return facet ? either(byText(word), ({ subject }) => (facet(subject) ? SCORE.facet : 0)) : byText(word);
-}
-
 /** Every word that anything is known by, and the words that mean something measurable. */
-function vocabularyOf<T>(things: readonly Searchable<T>[]): Set<string> {
+function vocabularyOf(things: readonly Searchable<unknown>[]): Set<string> {
   const words = new Set<string>(FACETS.keys());
   for (const { text } of things) for (const word of text.split(' ')) if (word.length > 2) words.add(word);
   return words;
+}
+
+/** So many words are tried for one that nothing answers. */
+const MOST_GUESSES = 6;
+
+/** A thing that answers every term of a question. */
+export interface Found<T> {
+  readonly thing: Searchable<T>;
+  readonly score: number;
+  /** The terms as they were answered: a slip of the finger by what it was taken for. */
+  readonly terms: readonly Term[];
+  /** Whether a word of it had to be taken for another one. */
+  readonly slip: boolean;
+}
+
+const rated =
+  (slips: readonly Term[]): Rating =>
+  (thing) =>
+    slips.some(({ rate }) => rate(thing) > 0) ? SCORE.slip : 0;
+
+/** Things that answer every term, best first; ties stay in the order given. `vocabulary` is asked for where nothing answers a word. */
+export function answering<T>(
+  things: readonly Searchable<T>[],
+  terms: readonly Term[],
+  vocabulary: () => ReadonlySet<string> = () => vocabularyOf(things),
+): Found<T>[] {
+  let found = things.map((thing): Found<T> => ({ thing, score: 0, terms: [], slip: false }));
+  for (const term of terms) {
+    const answered = (rate: Rating, said: (thing: Searchable<T>) => Term, slip: boolean): Found<T>[] =>
+      found.flatMap((before) => {
+        const more = rate(before.thing);
+        if (more <= 0) return [];
+        const { thing, score } = before;
+        return [
+          {
+            thing,
+            score: score + more,
+            terms: [...before.terms, said(thing)],
+            slip: before.slip || slip,
+          },
+        ];
+      });
+    let next = answered(term.rate, () => term, false);
+    const isWord = term.about !== 'size' && term.about !== 'code';
+    if (next.length === 0 && isWord && !things.some((thing) => term.rate(thing) > 0)) {
+      const guesses = meant(term.words, vocabulary()).slice(0, MOST_GUESSES).map(termOf);
+      const guessed = (thing: Searchable<T>): Term => guesses.find(({ rate }) => rate(thing) > 0) ?? term;
+      if (guesses.length > 0) next = answered(rated(guesses), guessed, true);
+    }
+    found = next;
+  }
+  return found.sort((p, q) => q.score - p.score);
 }
 
 export interface StashSearch<T> {
@@ -94,37 +74,13 @@ export interface StashSearch<T> {
  */
 export function makeStashSearch<T>(things: readonly Searchable<T>[]): StashSearch<T> {
   let vocabulary: Set<string> | undefined;
-  const corrected = (word: string): Rating<T>[] => {
-    vocabulary ??= vocabularyOf(things);
-    return meant(word, vocabulary)
-      .slice(0, 6)
-      .map((known) => {
-        const rate = rateWord<T>(known);
-        return (thing) => (rate(thing) > 0 ? SCORE.slip : 0);
-      });
-  };
   return {
     find: (query) => {
-      const words = fold(query)
-        .split(' ')
-        .filter((word) => word !== '' && !FILLERS.has(word));
-      if (words.length === 0) return things.map(({ item }) => item);
-      let found = things.map((thing) => ({ thing, score: 0 }));
-      for (const word of words) {
-        const rate = rateWord<T>(word);
-        const answered = (by: Rating<T>) =>
-          found.flatMap(({ thing, score }) => {
-            const more = by(thing);
-            return more > 0 ? [{ thing, score: score + more }] : [];
-          });
-        let next = answered(rate);
-        if (next.length === 0 && !things.some((thing) => rate(thing) > 0)) {
-          const guesses = corrected(word);
-          if (guesses.length > 0) next = answered(either(...guesses));
-        }
-        found = next;
-      }
-      return found.sort((p, q) => q.score - p.score).map(({ thing }) => thing.item);
+      const terms = readQuestion(query);
+      if (terms.length === 0) return things.map(({ item }) => item);
+      return answering(things, terms, () => (vocabulary ??= vocabularyOf(things))).map(
+        ({ thing }) => thing.item,
+      );
     },
   };
 }

@@ -77,7 +77,7 @@ test('every row says what will become of it, bad cells by name', () => {
   ]);
   expect(verdicts[0]).toMatchObject({ draft: { hex: '#3a7733' }, count: { items: 2, left: 120 } });
   expect(verdicts[1]).toMatchObject({
-    draft: { kind: 'ribbon', hex: '#008080' },
+    draft: { kind: 'ribbon', hex: '#029386' },
     count: { left: 2_743_200 },
   });
   expect(verdicts[2]).toMatchObject({

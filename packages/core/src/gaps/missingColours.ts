@@ -3,6 +3,7 @@ import type { Kind } from '../kinds/definition';
 import { hasColour, type Family } from '../colour/families';
 import { inStash } from '../stash/standing';
 import type { Supply } from '../stash/supply';
+import { leftInAll } from '../stock/leftInAll';
 import type { Stock } from '../stock/stock';
 import { useOf } from '../stock/usage';
 import { colourHoles } from './holes';
@@ -12,7 +13,10 @@ import { ownedOfRange, type RangeEntry } from './range';
 export type ColourOwned = Pick<
   Supply,
   'id' | 'name' | 'code' | 'maker' | 'range' | 'kind' | 'form' | 'hex' | 'facts'
-> & { readonly family: Family; readonly stock: Pick<Stock, 'left' | 'uses' | 'used'> };
+> & {
+  readonly family: Family;
+  readonly stock: Pick<Stock, 'left' | 'uses' | 'used'> & Partial<Pick<Stock, 'parts'>>;
+};
 
 /** A maker's range that is kept as a checklist. */
 export interface KnownRange {
@@ -72,7 +76,7 @@ export function missingOfKind<T extends ColourOwned>(
   const known = ranges.map((range) => {
     const owned = ownedOfRange(range.entries, range, here);
     const missing = range.entries.filter((_, i) => !owned[i]);
-    const usedUp = new Set(owned.flatMap((item) => (item && item.stock.left === 0 ? [item.id] : []))).size;
+    const usedUp = new Set(owned.flatMap((item) => (item && leftInAll(item) === 0 ? [item.id] : []))).size;
     return { range, owned: range.entries.length - missing.length, usedUp, missing };
   });
   const own = here.map((item) => ({ item, hex: item.hex, uses: useOf(item) }));

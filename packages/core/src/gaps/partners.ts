@@ -3,13 +3,14 @@ import type { Supply } from '../stash/supply';
 import type { Stock } from '../stock/stock';
 import type { Partner } from '../kinds/definition';
 import { formOf } from '../kinds/registry';
+import { leftInAll } from '../stock/leftInAll';
 import { useOf } from '../stock/usage';
 import { colourNameOf } from '../find/colourName';
 import { fold } from '../text/fold';
 
 /** A supply as its partners see it. */
 export type Partnered = Pick<Supply, 'id' | 'kind' | 'form' | 'name' | 'facts'> & {
-  readonly stock: Pick<Stock, 'left' | 'uses' | 'used'>;
+  readonly stock: Pick<Stock, 'left' | 'uses' | 'used'> & Partial<Pick<Stock, 'parts'>>;
 };
 
 /** A supply and what it should have beside it and has not. */
@@ -51,7 +52,7 @@ function partnersAtHand(items: readonly Partnered[]): ReadonlyMap<string, boolea
     for (const form of [item.form, '*'])
       for (const each of bondsOf(item)) {
         const key = `${item.kind}/${form} ${each}`;
-        found.set(key, (found.get(key) ?? false) || item.stock.left > 0);
+        found.set(key, (found.get(key) ?? false) || leftInAll(item) > 0);
       }
   }
   return found;

@@ -1,8 +1,9 @@
 import { formFor } from '../stash/formFor';
-import { DAY, idleDays, inPeace, type StockHistory } from '../stash/idle';
-import { inStash } from '../stash/standing';
+import { DAY, idleDays, type StockHistory } from '../stash/idle';
 import { forecastRunOut, type RunsOut } from '../stock/forecast';
 import type { Use } from '../stock/rate';
+import { leftInAll } from '../stock/leftInAll';
+import { restockOf } from '../stock/restock';
 import type { Stock } from '../stock/stock';
 import { useOf } from '../stock/usage';
 
@@ -13,6 +14,8 @@ export type Running = StockHistory & { readonly id: string; readonly stock: Stoc
 export type RunningAdvice =
   /** `amount` in what one buys by: things, sheets, pieces, µm. `bigger`: it goes steadily, so more than usual. */
   | { readonly do: 'buy'; readonly amount: number; readonly bigger: boolean }
+  /** It cannot be bought again: what is left is to be spared. */
+  | { readonly do: 'spare' }
   /** Used up long ago: wanted again? */
   | { readonly do: 'ask' }
   /** Tried and left: it is low, and nobody misses it. */
@@ -48,11 +51,13 @@ export function runningRow<T extends Running>(
   now: number,
   kept = 0,
 ): RunningRow<T> | null {
-  if (!inStash(item)) return null;
-  const free = Math.max(0, item.stock.left - kept);
+  const restock = restockOf(item);
+  if (restock === 'silent') return null;
+  const inAll = leftInAll(item);
+  const free = Math.max(0, inAll - kept);
   const short = item.stock.state === 'ok' && kept > 0 && free <= formFor(item).lowAt;
   const state = short ? 'kept' : item.stock.state;
-  const left = kept > 0 ? free : item.stock.left;
+  const left = kept > 0 ? free : inAll;
   const since = item.facts.acquiredOn ?? item.createdAt;
   // Only what may run out within sight is worked out to the end.
   const days = Math.max(1, (now - Date.parse(since)) / DAY);
@@ -61,11 +66,14 @@ export function runningRow<T extends Running>(
   const { perDay, runsOut } = forecastRunOut(uses, left, new Date(now).toISOString(), { since });
   const soon = runsOut !== null && Date.parse(runsOut.median) - now < SOON_DAYS * DAY;
   if (state === 'ok' && !(soon && uses.length >= LEAST_USES)) return null;
-  const advice = adviceFor(item, { left, uses: uses.length, perDay: perDay.value, planned: short }, now);
+  const advice: RunningAdvice =
+    restock === 'spare'
+      ? { do: 'spare' }
+      : adviceFor(item, { left, uses: uses.length, perDay: perDay.value, planned: short }, now);
   return {
     item,
     state: state === 'ok' ? 'soon' : state,
-    runsOut: item.stock.left > 0 ? runsOut : null,
+    runsOut: inAll > 0 ? runsOut : null,
     advice,
   };
 }
@@ -110,7 +118,7 @@ function adviceFor(item: Running, { left, uses, perDay, planned }: Pace, now: nu
     return { do: 'buy', amount, bigger: false };
   }
   const longAgo = !planned && idleDays(item, now) > LONG_AGO_DAYS;
-  if (longAgo && item.stock.left > 0 && !inPeace(item)) return { do: 'leave' };
+  if (longAgo && left > 0) return { do: 'leave' };
   if (longAgo) return { do: 'ask' };
   const each = counting === 'fill' ? usualPurchase * usesPerFill : usualPurchase;
   const steady = uses >= LEAST_USES && perDay > 0 && each / perDay < QUICK_DAYS;

@@ -3,6 +3,7 @@ import type { Attributes } from '../kinds/attributes';
 import type { FormDefinition, LotAs, Piling, Size } from '../kinds/definition';
 import { formOf } from '../kinds/registry';
 import type { Facts } from './facts';
+import { packSizeOf } from '../stock/leftInAll';
 import type { FlatSize, Tally } from './holding';
 
 /** What is asked of a supply to know its body. */
@@ -31,7 +32,6 @@ const BULK_CM3_PER_G = 1.25;
 const THINNEST_UM = 1000;
 /** Flanges of a spool, both together. */
 const FLANGES_UM = 3000;
-const USUAL_PACK = 25;
 
 const lengthIn = (attributes: Attributes, id: string): number | undefined => {
   const value = attributes[id];
@@ -124,9 +124,9 @@ function coilOf(items: number, { widthUm, heightUm }: FlatSize, facts: Facts): B
 export const thingsIn = ({ kind, form, facts }: Bodied, lot: BodiedLot): number =>
   countOf(lot, formOf(kind, form), facts);
 
-function countOf({ as, items, left }: BodiedLot, form: FormDefinition, { attributes = {} }: Facts): number {
+function countOf({ as, items, left }: BodiedLot, form: FormDefinition, facts: Facts): number {
   const many = items ?? 1;
-  if (as === 'pack') return many * (typeof attributes.perPack === 'number' ? attributes.perPack : USUAL_PACK);
+  if (as === 'pack') return many * packSizeOf({ facts });
   if (as !== 'whole') return many;
   // Of a length only what is left is counted: while there is some, there is the thing it is wound on.
   if (form.counting === 'length') return left ? Math.max(1, many) : many;

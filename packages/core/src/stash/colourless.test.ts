@@ -1,7 +1,7 @@
 import { shelfFigures } from '../arrange/figures';
 import { keyed } from '../arrange/order';
 import { rainbowOrder } from '../arrange/rainbow';
-import { ownIt, type Owned } from '../find/ownIt';
+import { doIOwn } from '../find/doIOwn';
 import { makeStashSearch } from '../find/stashSearch';
 import { searchable } from '../find/subject';
 import { readRow } from '../formats/rowRead';
@@ -40,7 +40,7 @@ test('a list brings dies in without a colour, and still refuses an ink without o
 
 test('no two of them are doubles, none answers a colour, none is pale or grey', () => {
   expect(doublesOf(DIES).size).toBe(0);
-  expect(ownIt(NO_COLOUR, DIES satisfies readonly Owned[])).toEqual([]);
+  expect(doIOwn(NO_COLOUR, DIES).answers).toEqual([]);
   const search = makeStashSearch(DIES.map((each) => searchable(each.name, each)));
   for (const query of [NO_COLOUR, 'grey', 'pale', 'neutral']) expect(search.find(query)).toEqual([]);
   expect(search.find('oak')).toHaveLength(2);

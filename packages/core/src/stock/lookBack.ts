@@ -2,6 +2,8 @@ import type { Kind } from '../kinds/definition';
 import { formFor } from '../stash/formFor';
 import type { Facts } from '../stash/facts';
 import type { Bodied } from '../stash/body';
+import { leftInAll } from './leftInAll';
+import type { Stock } from './stock';
 
 /** Something bought, in things of a `fill` form, else sheets, pieces or µm; with what was paid for all of it, where that is known. */
 export interface Bought {
@@ -13,8 +15,8 @@ type Used = Pick<Bought, 'at' | 'amount'>;
 
 type Looked = Bodied & {
   readonly kind: Kind;
-  readonly facts: Pick<Facts, 'price'>;
-  readonly stock: { readonly left: number };
+  readonly facts: Facts;
+  readonly stock: Pick<Stock, 'left'> & Partial<Pick<Stock, 'parts'>>;
 };
 
 /** What came in and went out of one kind in one month; in uses, sheets, pieces or µm, whatever most of the kind is counted in. */
@@ -77,5 +79,5 @@ export function valueLeft(of: Looked, bought: readonly Bought[]): { minor: numbe
   const { price, amount } = last ?? { price: of.facts.price, amount: formFor(of).usualPurchase };
   if (!price) return null;
   const each = price.minor / boughtInUses(of, amount);
-  return { minor: Math.round(each * of.stock.left), currency: price.currency };
+  return { minor: Math.round(each * leftInAll(of)), currency: price.currency };
 }

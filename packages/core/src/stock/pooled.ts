@@ -3,7 +3,9 @@ import type { Kind } from '../kinds/definition';
 import { inStash } from '../stash/standing';
 import type { Facts } from '../stash/facts';
 import { forecastRunOut, type RunOut } from './forecast';
+import { leftInAll } from './leftInAll';
 import type { Use } from './rate';
+import type { Stock } from './stock';
 
 interface Pooled {
   readonly id: string;
@@ -11,7 +13,7 @@ interface Pooled {
   readonly group: FamilyGroup;
   readonly facts: Facts;
   readonly createdAt: string;
-  readonly stock: { readonly left: number };
+  readonly stock: Pick<Stock, 'left'> & Partial<Pick<Stock, 'parts'>>;
 }
 
 /** Things of a kind, or of a family of it, whose uses are looked at together. */
@@ -53,7 +55,7 @@ export function rateOfPool<S extends Pooled>(
   now: string,
 ): PooledRate {
   // What was let go was used while it was there, and is not left.
-  const left = things.filter(inStash).reduce((sum, { stock }) => sum + stock.left, 0);
+  const left = things.filter(inStash).reduce((sum, thing) => sum + leftInAll(thing), 0);
   const since = things.reduce((first, { createdAt }) => (createdAt < first ? createdAt : first), now);
   const uses = things.flatMap(({ id }) => usesOf(id));
   const { perDay, runsOut } = forecastRunOut(uses, left, now, { since });

@@ -1,4 +1,4 @@
-import { answersTo, familyGroupOf, freeOf, moreHeld, totalNeed } from '@red-shelf/core';
+import { answersTo, familyGroupOf, freeOf, leftInAll, moreHeld, totalNeed } from '@red-shelf/core';
 import type { GroupBody } from '@red-shelf/contract';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -62,7 +62,7 @@ function OneNeed({ need, body, stash, onKeep }: OneNeedProps) {
     () =>
       need.of
         ? []
-        : answersTo(need, makes, stash.supplies, ({ id, stock }) => freeOf(stock.left, held.get(id) ?? [])),
+        : answersTo(need, makes, stash.supplies, (each) => freeOf(leftInAll(each), held.get(each.id) ?? [])),
     [need, makes, stash, held],
   );
   const taken = need.of ? stash.byId.get(need.of) : undefined;

@@ -38,6 +38,9 @@ const SAY: Readonly<Record<Verdict, string>> = {
   'let go': 'Let go',
 };
 
+const WHAT_IT_DOES =
+  'Use once and Pass on keep it in your stash, marked as leaving. Let go takes it out of your stash now; its history stays, and Undo brings it back.';
+
 /** One pile being sorted out: the next thing, four verdicts, and what they free so far. */
 export function Pile({
   session,
@@ -120,6 +123,7 @@ export function Pile({
                   </View>
                 ))}
               </View>
+              <Txt look="quiet">{WHAT_IT_DOES}</Txt>
               <Button label="Later" onPress={() => setSkipped(new Set([...skipped, next.item.id]))} />
             </View>
           ) : (

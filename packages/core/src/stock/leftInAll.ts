@@ -1,0 +1,17 @@
+import type { Supply } from '../stash/supply';
+import type { Stock } from './stock';
+
+/** Sheets in a pack where nobody said how many. */
+const USUAL_PACK = 25;
+
+/** How many sheets an unopened pack of a supply holds. */
+export const packSizeOf = ({ facts: { attributes } }: Pick<Supply, 'facts'>): number =>
+  typeof attributes?.perPack === 'number' && attributes.perPack > 0 ? attributes.perPack : USUAL_PACK;
+
+/**
+ * All there is of a supply, in its form's own unit (uses, sheets, pieces, µm): what is loose, and what is in packs that are still
+ * closed. What is needed, free, kept at par and when it runs out is reckoned with this.
+ */
+export const leftInAll = (
+  of: Pick<Supply, 'facts'> & { readonly stock: Pick<Stock, 'left'> & Partial<Pick<Stock, 'parts'>> },
+): number => of.stock.left + (of.stock.parts?.pack ?? 0) * packSizeOf(of);
