@@ -41,4 +41,4 @@ await build({
   logLevel: 'warning',
 });
 
-pack(dist);
+await pack(dist);

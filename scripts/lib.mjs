@@ -1,6 +1,7 @@
 /** What the commands share: run a step, install, build once per state of the sources. Plain Node, nothing installed. */
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
+import { availableParallelism } from 'node:os';
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -96,7 +97,9 @@ export function build() {
     [join(web, 'index.html'), join(web, 'sw.js')],
     () => {
       console.log('Building the web app (a minute or two after a change)…');
-      run('npx', ['expo', 'export', '-p', 'web', '--source-maps'], {
+      // By itself it would leave a core idle where there are two.
+      const workers = String(availableParallelism());
+      run('npx', ['expo', 'export', '-p', 'web', '--max-workers', workers], {
         env: QUIET_EXPO,
         quiet: true,
         why: 'Building the web app',

@@ -8,11 +8,10 @@
 import { copyFileSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { launch } from 'chrome-launcher';
-import lighthouse from 'lighthouse';
 import playwrightConfig from '../playwright.config.ts';
 import { startServer } from '../apps/server/src/test/startServer.ts';
 import { at, QUIET_EXPO, run } from './lib.mjs';
+import { scoringTool } from './lighthouse/tool.mts';
 import { pack } from './pack.mjs';
 
 const RUNS = Number(process.argv[2] ?? 3);
@@ -33,16 +32,18 @@ const median = (values: readonly number[]): number =>
   [...values].sort((p, q) => p - q)[Math.floor(values.length / 2)] ?? NaN;
 
 /** The empty app is built once. */
-function buildEmpty(): void {
+async function buildEmpty(): Promise<void> {
   if (existsSync(join(PAGES.empty.app, 'index.html'))) return;
-  run('npx', ['expo', 'export', '-p', 'web', '--source-maps'], { env: QUIET_EXPO, quiet: true, cwd: EMPTY });
-  pack(PAGES.empty.app);
+  run('npx', ['expo', 'export', '-p', 'web'], { env: QUIET_EXPO, quiet: true, cwd: EMPTY });
+  await pack(PAGES.empty.app);
 }
 
 const folder = mkdtempSync(join(tmpdir(), 'red-shelf-light-'));
 const db = join(folder, 'stash.db');
 run('node', [at('apps/server/dist/seed.js')], { env: { RED_SHELF_DB: db }, quiet: true });
 const { executablePath, args = [] } = playwrightConfig.projects?.[0]?.use?.launchOptions ?? {};
+
+const { launch, lighthouse } = await scoringTool();
 
 type Seen = Map<string, number[]>;
 
@@ -70,7 +71,7 @@ const servers = [];
 try {
   for (const [name, { path, app }] of Object.entries(PAGES)) {
     if (only !== undefined && only !== name) continue;
-    if (name === 'empty') buildEmpty();
+    if (name === 'empty') await buildEmpty();
     const own = join(folder, `${name}.db`);
     copyFileSync(db, own);
     const { process: server, url } = await startServer(['apps/server/dist/main.js'], {

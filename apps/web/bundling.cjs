@@ -35,6 +35,7 @@ function bundling(folder) {
     return context.resolveRequest(context, name, platform);
   };
 
+  config.transformer.minifierPath = require.resolve('./minify.cjs');
   // A module runs when something of it is first used, not when it is first named: the first screen comes sooner.
   config.transformer.getTransformOptions = () =>
     Promise.resolve({ transform: { experimentalImportSupport: false, inlineRequires: true } });

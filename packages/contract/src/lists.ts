@@ -49,6 +49,8 @@ export const rowView = z.object({
   fields: z.array(z.enum(LIST_FIELDS)),
   refusals: z.array(cellRefusal),
   sameAsLine: z.int().nullable(),
+  /** A place it names that is not there: it comes in without one. */
+  noSuchPlace: z.string().nullable(),
 });
 export type RowView = z.infer<typeof rowView>;
 

@@ -4,6 +4,7 @@ import {
   inStash,
   planImport,
   readCsv,
+  spotCalled,
   type CsvRefusal,
   type CsvTable,
   type KnownSupply,
@@ -15,6 +16,7 @@ import {
   type ImportPreview,
   type ImportProgress,
   type RowView,
+  type UnitView,
   type UploadView,
 } from '@red-shelf/contract';
 import { asideOf } from './aside';
@@ -22,11 +24,12 @@ import { asidesIn } from './asides';
 import { fingerprint } from '../db/fingerprint';
 import { allSupplies } from '../db/supplyRepository';
 import { recordRow } from '../db/recordRepository';
+import { standingUnits } from '../db/unitRepository';
 import type { Readable } from '../db/tx';
 import { coloursCalled } from './colourNames';
 import { notFound, Refusal } from './refusal';
 import type { Context } from './context';
-import { supplyToView } from './views';
+import { supplyToView, unitToView } from './views';
 
 /** A list that was uploaded and waits for the person's word. Nothing of it is in the stash. */
 export interface Upload {
@@ -150,9 +153,10 @@ export async function planUpload(
 
 export async function previewList({ store }: Context, list: ListToPlan): Promise<ImportPreview> {
   const { verdicts, token } = await planUpload(store.read, list);
+  const units = (await standingUnits(store.read)).filter(({ sort }) => sort === 'unit').map(unitToView);
   const tally = { add: 0, change: 0, same: 0, refuse: 0 };
   for (const { verdict } of verdicts) tally[verdict]++;
-  return { rows: verdicts.map(rowToView), ...tally, token };
+  return { rows: verdicts.map((row) => rowToView(row, units)), ...tally, token };
 }
 
 export const previewImport = async (
@@ -164,7 +168,14 @@ export const previewImport = async (
 ): Promise<ImportPreview> =>
   asideOf(context)('previewList', { bytes: uploads.get(id).bytes, choices }, { signal });
 
-function rowToView(row: RowVerdict): RowView {
+/** The first place a new thing is said to be in that is not there; null where all are. */
+function noSuchPlace(row: RowVerdict, units: readonly UnitView[]): string | null {
+  if (row.verdict !== 'add') return null;
+  const said = row.lots ? row.lots.map(({ place }) => place) : [row.place];
+  return said.find((place) => place !== '' && !spotCalled(place, units)) ?? null;
+}
+
+function rowToView(row: RowVerdict, units: readonly UnitView[]): RowView {
   const refused = row.verdict === 'refuse';
   return {
     line: row.line,
@@ -174,5 +185,6 @@ function rowToView(row: RowVerdict): RowView {
     fields: row.verdict === 'change' ? [...row.fields] : [],
     refusals: refused ? row.refusals.map((r) => ({ ...r, known: r.known ? [...r.known] : undefined })) : [],
     sameAsLine: refused ? (row.sameAsLine ?? null) : null,
+    noSuchPlace: noSuchPlace(row, units),
   };
 }

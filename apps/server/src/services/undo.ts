@@ -1,5 +1,5 @@
 import { ROOM_ID, sameSpot, unitLettered, type PlaceSpot } from '@red-shelf/core';
-import { nameOfRecord, type ChangeView, type KeptView } from '@red-shelf/contract';
+import { nameOfRecord, type ChangeView, type KeptView, type LiftedView } from '@red-shelf/contract';
 import { and, eq, gt, isNull } from 'drizzle-orm';
 import { eventsOfChange, type EventRecord } from '../db/eventRepository';
 import { saysStill } from '../db/fingerprint';
@@ -28,11 +28,24 @@ class Undoing {
     readonly tx: Tx,
     readonly recorder: Recorder,
     readonly at: string,
+    /** Supplies that the change moved itself: where they go back to is said by their moves. */
+    private readonly moved: ReadonlySet<string>,
   ) {}
+  /** Names what had to be lifted, though the change that is undone did not move it. */
+  lifted(things: LiftedView): void {
+    for (const { supplyId, name } of things) if (!this.moved.has(supplyId)) this.keep('place', name, 'refused');
+  }
   keep(what: KeptView[number]['what'], name: string, why: Why): void {
     this.kept.push({ what, name, why });
   }
 }
+
+/** Supplies whose lots a change moved. */
+const movedIn = ({ moves = [] }: Inverse, events: readonly EventRecord[]): ReadonlySet<string> =>
+  new Set([
+    ...events.flatMap(({ supplyId, shifts }) => (shifts.length > 0 ? [supplyId] : [])),
+    ...moves.map(({ holdingId }) => holdingId),
+  ]);
 
 /** Whether undoing a change replaces the whole stash. */
 export async function isRestore(db: Readable, id: string): Promise<boolean> {
@@ -60,13 +73,13 @@ export async function undoChange(
     if (line.undoneBy) throw new Refusal(409, 'already_undone', 'That was undone already.');
     const inverse = line.inverse as Inverse;
     const recorder = new Recorder(tx, ports);
-    const undoing = new Undoing(tx, recorder, ports.now());
+    const events = await eventsOfChange(tx, id);
+    const undoing = new Undoing(tx, recorder, ports.now(), movedIn(inverse, events));
     if (inverse.snapshotId) await undoRestore(undoing, ports, line, inverse.snapshotId);
     await undoRecords(undoing, inverse);
     await undoUnits(undoing, inverse);
     await undoSupplies(undoing, inverse);
     await undoSizes(undoing, inverse);
-    const events = await eventsOfChange(tx, id);
     await undoStock(undoing, inverse, events);
     await undoMoves(undoing, inverse, events);
     if (undoing.done === 0 && undoing.kept.length > 0)
@@ -159,7 +172,7 @@ async function undoUnits(undoing: Undoing, { units }: Inverse): Promise<void> {
       then.removedAt === null
         ? await keepInPlace(tx, recorder, now, then)
         : await liftUnfitIn(tx, recorder, then);
-    for (const { name } of lifted) undoing.keep('place', name, 'refused');
+    undoing.lifted(lifted);
     if (then.removedAt !== null) await emptyOfUnits(tx, recorder, now);
     await recorder.putUnit(now, then);
     undoing.done++;
@@ -191,12 +204,13 @@ async function undoSupplies(undoing: Undoing, { supplies }: Inverse): Promise<vo
     written.push(then);
   }
   await recorder.removeSupplies(added);
-  for (const { name } of await liftUnfit(
-    tx,
-    recorder,
-    written.filter(({ removedAt }) => removedAt === null),
-  ))
-    undoing.keep('place', name, 'refused');
+  undoing.lifted(
+    await liftUnfit(
+      tx,
+      recorder,
+      written.filter(({ removedAt }) => removedAt === null),
+    ),
+  );
   // What is out of the stash has no place, whatever happened to it since.
   const out = written.filter(({ removedAt }) => removedAt !== null).map(({ id }) => id);
   const lots = [...(await lotsOf(tx, out)).values()].flat();
@@ -221,8 +235,7 @@ async function undoSizes(undoing: Undoing, { lots }: Inverse): Promise<void> {
     }
     await undoing.recorder.sizeLot(lot, before);
     undoing.done++;
-    for (const { name } of await liftUnfit(undoing.tx, undoing.recorder, [supply]))
-      undoing.keep('place', name, 'refused');
+    undoing.lifted(await liftUnfit(undoing.tx, undoing.recorder, [supply]));
   }
 }
 

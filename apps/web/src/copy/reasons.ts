@@ -103,7 +103,9 @@ export function sayRow(row: RowView): string {
   const name = (field: ListField): string => LIST_FIELD_NAMES[field].toLowerCase();
   switch (row.verdict) {
     case 'add':
-      return 'will be added';
+      return row.noSuchPlace === null
+        ? 'will be added'
+        : `will be added without a place: there is no ${row.noSuchPlace} here`;
     case 'change':
       return `changes ${row.fields.map(name).join(', ')}`;
     case 'same':

@@ -68,7 +68,8 @@ export function OwnScreen() {
       }),
     [asked, pile, manner, names, known],
   );
-  const hex = hexAsked(asked) ?? calledSo(colourNameAsked(asked), names)?.hex ?? null;
+  const compared = [...found.answers, ...found.nearest].some(({ reason }) => reason.sort === 'near colour');
+  const hex = compared ? (hexAsked(asked) ?? calledSo(colourNameAsked(asked), names)?.hex ?? null) : null;
   useKeys({ '/': () => field.current?.focus() });
   if (!stash) return <Waiting error={error} />;
   const ask = (text: string): void => {
@@ -89,7 +90,7 @@ export function OwnScreen() {
         <ColourWays hex={hex ?? '#999999'} start="Photo" onTake={(taken) => ask(taken.hex)} />
       )}
       {tool === 'scan' && <Scanner onScan={ask} />}
-      {hex && <Wanted hex={hex} words={`Looking for ${hex}`} />}
+      {hex && <Wanted hex={hex} words="The colour you asked for" />}
       {!barcode.ok && barcode.code === 'misread' && (
         <Note sort="attention">The last digit does not fit: the barcode was misread. Scan it again.</Note>
       )}

@@ -41,6 +41,7 @@ const row = (more: Partial<RowView>): RowView => ({
   fields: [],
   refusals: [],
   sameAsLine: null,
+  noSuchPlace: null,
   ...more,
 });
 test.each<[Partial<RowView>, string]>([

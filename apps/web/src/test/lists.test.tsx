@@ -33,6 +33,7 @@ const row = (line: number, more: object) => ({
   fields: [],
   refusals: [],
   sameAsLine: null,
+  noSuchPlace: null,
   ...more,
 });
 const PREVIEW = {

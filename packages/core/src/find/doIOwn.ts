@@ -91,10 +91,11 @@ const nameIn = (terms: readonly Term[]): string =>
 /** What of a question may be the name of a colour, without the words for what it comes as; empty where nothing is. */
 export const colourNameAsked = (question: string): string => nameIn(readQuestion(question));
 
-/** The colour a question asks for by a code (`#4c9a52`, `rgb(…)`), `#rrggbb`; null where it asks by none. */
+/** The colour a question asks for, by a code (`#4c9a52`, `rgb(…)`) or in plain words, `#rrggbb`; null where it asks for none. */
 export function hexAsked(question: string): string | null {
-  const coded = codedIn(readQuestion(BARE_HEX.test(question.trim()) ? `#${question.trim()}` : question));
-  return coded ? colourAsked([coded]) : null;
+  const terms = readQuestion(BARE_HEX.test(question.trim()) ? `#${question.trim()}` : question);
+  const coded = codedIn(terms);
+  return coded ? colourAsked([coded]) : (plainColour(nameIn(terms)) ?? colourAsked(terms));
 }
 const codedIn = (terms: readonly Term[]): Term | undefined =>
   terms.find(({ about, words }) => about === 'colour' && /^(#|[a-z]+\()/.test(words));
@@ -139,8 +140,8 @@ export function doIOwn<T extends Owned>(
   const known = inOrder();
   if (known.some(isSame) && !coded) return { verdict: verdictOf(known), answers: known, nearest: [] };
   const name = nameIn(terms);
-  const called = name === '' ? null : (colourCalled?.(name) ?? null);
-  const hex = coded ? colourAsked([coded]) : (called ?? plainColour(name) ?? colourAsked(terms));
+  const called = plainColour(name) ?? (name === '' ? null : (colourCalled?.(name) ?? null));
+  const hex = coded ? colourAsked([coded]) : (called ?? colourAsked(terms));
   if (hex === null) return { verdict: verdictOf(known), answers: known, nearest: [] };
   const { near, further } = nearColours(hex, ofKindAsked(things, terms), manner);
   const also = near.filter(({ item }) => !answers.has(item.id));

@@ -110,10 +110,10 @@ test('no means nothing of that kind is within a clear step, and the nearest of i
 });
 
 test('a name of a colour is asked by its colour, of the kind that was asked for', () => {
-  const colourCalled = (name: string) => (name === 'petrol' ? '#1f4a2b' : null);
-  expect(doIOwn('petrol ribbon', STASH, { colourCalled })).toMatchObject({ verdict: 'yes' });
-  expect(doIOwn('petrol card', STASH, { colourCalled })).toMatchObject({ verdict: 'no' });
-  expect(doIOwn('petrol card', STASH, { colourCalled }).nearest).toHaveLength(2);
+  const colourCalled = (name: string) => (name === 'millrace' ? '#1f4a2b' : null);
+  expect(doIOwn('millrace ribbon', STASH, { colourCalled })).toMatchObject({ verdict: 'yes' });
+  expect(doIOwn('millrace card', STASH, { colourCalled })).toMatchObject({ verdict: 'no' });
+  expect(doIOwn('millrace card', STASH, { colourCalled }).nearest).toHaveLength(2);
 });
 
 test('unopened packs are owned', () => {

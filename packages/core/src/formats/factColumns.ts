@@ -25,6 +25,13 @@ const parts = (text: string, between: RegExp): string[] =>
     .split(between)
     .map((part) => part.trim())
     .filter(Boolean);
+/** A part that holds what parts are told apart by is written in quotes, a quote in it twice, as CSV does. */
+const quoted = (part: string): string => (/[,;|"]/.test(part) ? `"${part.replace(/"/g, '""')}"` : part);
+const QUOTED_PART = /"((?:[^"]|"")*)"|[^,;|]+/g;
+const partsQuoted = (text: string): string[] =>
+  [...text.matchAll(QUOTED_PART)]
+    .map(([part, inside]) => (inside === undefined ? part : inside.replace(/""/g, '"')).trim())
+    .filter(Boolean);
 const yes = (text: string): boolean => /^(yes|y|x|1|true)$/i.test(text);
 const whole = (text: string): number | null => (/^\d{1,9}$/.test(text) ? Number(text) : null);
 const keep = <K extends keyof Facts>(key: K, value: Facts[K] | null): Partial<Facts> | null =>
@@ -88,8 +95,8 @@ export const FACT_COLUMNS = {
     name: 'Tags',
     keys: ['tags'],
     headings: ['tag', 'keywords', 'labels'],
-    write: ({ tags = [] }) => tags.join(', '),
-    read: (text) => ({ tags: [...new Set(parts(text, /[,;|]/))] }),
+    write: ({ tags = [] }) => tags.map(quoted).join(', '),
+    read: (text) => ({ tags: [...new Set(partsQuoted(text))] }),
   },
   standing: {
     name: 'Standing',

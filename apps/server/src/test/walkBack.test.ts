@@ -1,0 +1,70 @@
+import type { ChangeView, KeptView, RecordView, UnitView } from '@red-shelf/contract';
+import fc from 'fast-check';
+import { steps, Walk } from './walk';
+import { listedIn, makeWorld, type World } from './world';
+
+/**
+ * After every act of a random walk: taken back, the stash is what it was before, whole; done again, what it was after. So many
+ * steps by hand: STEPS=100000 npx jest walkBack. SEED chooses another walk.
+ */
+
+const STEPS = Number(process.env.STEPS ?? 2000);
+/** A stash grows with what is done to it: a new one begins after so many. */
+const OF_ONE_STASH = 40;
+
+/** Everything but what says how often and when something was written. */
+const bare = (value: unknown): unknown =>
+  JSON.parse(
+    JSON.stringify(value, (key, each: unknown) =>
+      ['version', 'updatedAt', 'createdAt', 'lastUsedAt'].includes(key) ? undefined : each,
+    ),
+  );
+const byId = (p: { id: string }, q: { id: string }): number => (p.id < q.id ? -1 : 1);
+
+async function stateOf({ http }: World): Promise<unknown> {
+  const read = async <T>(path: string): Promise<T> => (await http.get(path).expect(200)).body as T;
+  const supplies = listedIn(await http.get('/api/supplies').expect(200)).sort(byId);
+  const { units } = await read<{ units: UnitView[] }>('/api/wall');
+  const { records } = await read<{ records: RecordView[] }>('/api/records');
+  return bare({ supplies, units, records: records.sort(byId) });
+}
+
+async function undo({ http }: World, id: string): Promise<{ change: ChangeView; kept: KeptView; status: number }> {
+  const answer = await http.post(`/api/changes/${id}/undo`).send({});
+  return { ...(answer.body as { change: ChangeView; kept: KeptView }), status: answer.status };
+}
+
+test(`${STEPS} acts, each taken back and done again`, async () => {
+  let walked = 0;
+  await fc.assert(
+    fc.asyncProperty(steps(OF_ONE_STASH), async (todo) => {
+      const world = await makeWorld();
+      const walk = new Walk(world);
+      try {
+        let before = await stateOf(world);
+        for (const [i, step] of todo.entries()) {
+          const known = walk.changes.length;
+          await walk.step(step);
+          const id = walk.changes.at(-1);
+          const after = await stateOf(world);
+          if (walk.changes.length > known && id !== undefined) {
+            walked++;
+            const back = await undo(world, id);
+            const told = { i, act: step.act, status: back.status, kept: back.kept };
+            expect(told).toEqual({ ...told, status: 200, kept: [] });
+            expect({ ...told, state: await stateOf(world) }).toEqual({ ...told, state: before });
+            const again = await undo(world, back.change.id);
+            const said = { i, act: step.act, again: true, status: again.status, kept: again.kept };
+            expect(said).toEqual({ ...said, status: 200, kept: [] });
+            expect({ ...said, state: await stateOf(world) }).toEqual({ ...said, state: after });
+          }
+          before = after;
+        }
+      } finally {
+        world.close();
+      }
+    }),
+    { numRuns: Math.ceil(STEPS / OF_ONE_STASH), endOnFailure: true, seed: Number(process.env.SEED ?? 20261201) },
+  );
+  expect(walked).toBeGreaterThan(STEPS / 4);
+}, 3_600_000);
