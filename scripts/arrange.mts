@@ -14,8 +14,9 @@ import { twoWay } from '../packages/core/src/arrange/twoWay.ts';
 import { leastRound } from './arrange/bound.mts';
 import { grown } from './arrange/growth.mts';
 import { exponentOf, timedRoom } from './arrange/room.mts';
+import { sized } from './figures/size.mts';
 
-const SEEDS = [1, 2, 3, 4, 5];
+const SEEDS = sized([1, 2, 3, 4, 5], [1]);
 /** From family to family costs so much besides, so that there is one edge between each two. */
 const HIGH = 500;
 const NEVER = 1e5;
@@ -84,7 +85,7 @@ const mean = (values: readonly number[]): number =>
 const say = (value: number): string => value.toFixed(3);
 
 console.log(`smoothest, families whole (seeds ${SEEDS.join(', ')})`);
-for (const count of [24, 60, 120, 240, 360, 1000]) {
+for (const count of sized([24, 60, 120, 240, 360, 1000], [24])) {
   const [bound, hue, ms, extra]: number[][] = [[], [], [], []];
   for (const seed of count > 500 ? SEEDS.slice(0, 2) : SEEDS) {
     const items = drawn(count, seed);
@@ -101,7 +102,7 @@ for (const count of [24, 60, 120, 240, 360, 1000]) {
   );
 }
 console.log(`between, half way (seeds ${SEEDS.join(', ')})`);
-for (const count of [60, 120, 240, 360]) {
+for (const count of sized([60, 120, 240, 360], [60])) {
   const [tau, ratio]: number[][] = [[], []];
   for (const seed of SEEDS) {
     const items = drawn(count, seed);
@@ -112,7 +113,7 @@ for (const count of [60, 120, 240, 360]) {
   console.log(`  ${count} colours: tau ${say(mean(tau!))}, ${say(mean(ratio!))} × the smoothest path`);
 }
 console.log(`growing from 60% to 95% full, some families far faster (seeds ${SEEDS.join(', ')})`);
-for (const spots of [120, 360])
+for (const spots of sized([120, 360], [60]))
   for (const tolerance of [0, 2]) {
     const runs = SEEDS.map((seed) => grown(spots, seed, tolerance));
     const sum = (what: 'moved' | 'still' | 'bought'): number =>
@@ -146,7 +147,7 @@ console.log(
   'a whole room in places of every sort, one in ten put back wrongly (seed 7), ordered, placed and planned',
 );
 const rooms = [];
-for (const count of [500, 1000, 2500, 5000, 10_000]) rooms.push(await timedRoom(count, 7));
+for (const count of sized([500, 1000, 2500, 5000, 10_000], [100, 200])) rooms.push(await timedRoom(count, 7));
 for (const { count, units, lifts, leftOver, placing, lifting } of rooms)
   console.log(
     `  ${count} things, ${units} places: ${placing.toFixed(0)} ms to order and place, ${lifting.toFixed(0)} ms for ${lifts} lifts in walking order; ${leftOver} find no place`,

@@ -13,9 +13,10 @@ import { systemPorts } from '../apps/server/src/services/ports.ts';
 import { restoreDocument } from '../apps/server/src/services/restore.ts';
 import { startServer } from '../apps/server/src/test/startServer.ts';
 import { bigRoom } from './big/room.mts';
+import { sized } from './figures/size.mts';
 
 const COUNT = Number(process.argv[2] ?? 10_000);
-const RUNS = 9;
+const RUNS = sized(9, 1);
 const median = (values: number[]): number =>
   [...values].sort((p, q) => p - q)[Math.floor(values.length / 2)] ?? NaN;
 const say = (values: number[]): string =>
@@ -231,7 +232,7 @@ async function memory(): Promise<{ heap: number; nodes: number }> {
 await scrolling(page);
 const before = await memory();
 const passes = [];
-for (let pass = 0; pass < 4; pass++) passes.push(await scrolling(page));
+for (let pass = 0; pass < sized(4, 1); pass++) passes.push(await scrolling(page));
 const after = await memory();
 for (const { frames, blank, longest } of passes)
   console.log(

@@ -7,9 +7,10 @@
 import { randomStream } from '../apps/server/src/demo/random.ts';
 import { forecastRunOut } from '../packages/core/src/stock/forecast.ts';
 import { HABITS, stopping, type Habit } from './forecast/habits.mts';
+import { sized } from './figures/size.mts';
 
 const FIRST = Number(process.argv[2] ?? 1);
-const RUNS = 600;
+const RUNS = sized(600, 5);
 const DAY = 86_400_000;
 const START = Date.parse('2020-01-01T00:00:00Z');
 const FAR = 3652;

@@ -11,6 +11,7 @@ import { systemPorts } from '../apps/server/src/services/ports.ts';
 import { restoreDocument } from '../apps/server/src/services/restore.ts';
 import { startServer } from '../apps/server/src/test/startServer.ts';
 import { bigRoom } from './big/room.mts';
+import { sized } from './figures/size.mts';
 
 const [SUPPLIES, USES] = [5000, 100_000].map((usual, i) => Number(process.argv[i + 2] ?? usual)) as [
   number,
@@ -33,7 +34,7 @@ async function timed(path: string): Promise<number> {
 console.log(`${SUPPLIES} supplies, ${USES} uses`);
 console.log(`the whole stash, first: ${(await timed('/api/supplies')).toFixed(0)} ms`);
 // The server reads the ledger by itself once it is up.
-await new Promise((go) => setTimeout(go, 5000));
+await new Promise((go) => setTimeout(go, sized(5000, 500)));
 console.log(`gaps, first, five seconds after the start: ${(await timed('/api/gaps')).toFixed(0)} ms`);
 const again: number[] = [];
 for (let i = 0; i < 9; i++) {

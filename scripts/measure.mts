@@ -34,8 +34,9 @@ import { StashList } from '../apps/server/src/services/stashList.ts';
 import { previewHere } from '../apps/server/src/services/arrange/arrange.ts';
 import { demoRoom } from '../apps/server/src/demo/room.ts';
 import { randomStream } from '../apps/server/src/demo/random.ts';
+import { sized } from './figures/size.mts';
 
-const RUNS = 9;
+const RUNS = sized(9, 1);
 const median = (values: number[]): number =>
   [...values].sort((p, q) => p - q)[Math.floor(values.length / 2)] ?? NaN;
 async function timed(work: () => unknown): Promise<string> {
@@ -66,7 +67,7 @@ const rackOf = (id: string, rows: number, columns: number): Unit => ({
   facts: {},
 });
 
-for (const n of [120, 1000, 5000]) {
+for (const n of sized([120, 1000, 5000], [120])) {
   const items = Array.from({ length: n }, (_, i): ColouredItem & Lodger => ({
     id: `i${i}`,
     hex: hex(),
@@ -98,7 +99,7 @@ for (const n of [120, 1000, 5000]) {
 const FORMS = KINDS.flatMap((kind) => formsOfKind(kind).map(({ id }) => ({ kind, form: id })));
 const sizes = randomStream(7);
 const mm = (most: number): number => 1000 * (5 + Math.floor(sizes() * most));
-const many = Array.from({ length: 5000 }, (_, i): Lodger => {
+const many = Array.from({ length: sized(5000, 200) }, (_, i): Lodger => {
   const { kind, form } = FORMS[i % FORMS.length] ?? { kind: 'ink', form: 'full-pad' };
   // Every fourth was measured itself.
   const size = { widthUm: mm(200), heightUm: mm(100), depthUm: mm(200) };
@@ -126,7 +127,7 @@ console.log(
 );
 
 const folder = mkdtempSync(join(tmpdir(), 'red-shelf-measure-'));
-for (const n of [120, 1000, 5000]) {
+for (const n of sized([120, 1000, 5000], [120])) {
   const store = await openStore(join(folder, `${n}.db`), 'apps/server/drizzle');
   const context = { store, ports: systemPorts };
   const room = demoRoom(Date.parse('2026-06-01'));

@@ -25,7 +25,10 @@ export async function pack(folder) {
     [...filesBelow(folder)].map(async (path) => {
       if (!PACKED.test(path) || statSync(path).size < LEAST) return;
       const bytes = readFileSync(path);
-      const params = { [constants.BROTLI_PARAM_SIZE_HINT]: bytes.length, [constants.BROTLI_PARAM_QUALITY]: 11 };
+      const params = {
+        [constants.BROTLI_PARAM_SIZE_HINT]: bytes.length,
+        [constants.BROTLI_PARAM_QUALITY]: 11,
+      };
       const [br, gz] = await Promise.all([brotli(bytes, { params }), gzipped(bytes, { level: 9 })]);
       writeFileSync(`${path}.br`, br);
       writeFileSync(`${path}.gz`, gz);

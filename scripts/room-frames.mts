@@ -14,9 +14,10 @@ import { systemPorts } from '../apps/server/src/services/ports.ts';
 import { restoreDocument } from '../apps/server/src/services/restore.ts';
 import { startServer } from '../apps/server/src/test/startServer.ts';
 import { bigWall } from './big/wall.mts';
+import { sized } from './figures/size.mts';
 
 const RACKS = Number(process.argv[2] ?? 60);
-const OPENINGS = 5;
+const OPENINGS = sized(5, 1);
 const SETTLED_MS = 2500;
 const median = (values: readonly number[]): number =>
   [...values].sort((p, q) => p - q)[Math.floor(values.length / 2)] ?? NaN;

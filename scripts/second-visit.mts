@@ -10,10 +10,11 @@ import { chromium, type BrowserContext } from '@playwright/test';
 import playwrightConfig from '../playwright.config.ts';
 import { startServer } from '../apps/server/src/test/startServer.ts';
 import { at, run } from './lib.mjs';
+import { sized } from './figures/size.mts';
 
 const OPENINGS = Number(process.argv[2] ?? 11);
 /** The service worker keeps the app's files some seconds after the page stands. */
-const SETTLED_MS = 8000;
+const SETTLED_MS = sized(8000, 1000);
 const { launchOptions = {} } = playwrightConfig.projects?.[0]?.use ?? {};
 const median = (values: readonly number[]): number =>
   [...values].sort((p, q) => p - q)[Math.floor(values.length / 2)] ?? NaN;

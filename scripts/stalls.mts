@@ -15,6 +15,7 @@ import { systemPorts } from '../apps/server/src/services/ports.ts';
 import { restoreDocument } from '../apps/server/src/services/restore.ts';
 import { KINDS } from '../packages/core/src/index.ts';
 import { roomOfAll } from './arrange/room.mts';
+import { sized } from './figures/size.mts';
 
 const [SUPPLIES, EVENTS, RUNS] = [10_000, 100_000, 3].map((usual, i) =>
   Number(process.argv[i + 2] ?? usual),
@@ -22,7 +23,7 @@ const [SUPPLIES, EVENTS, RUNS] = [10_000, 100_000, 3].map((usual, i) =>
 const ONLY = process.argv[5] ?? '';
 /** Goals, ms: in the median run, and never. */
 const [GOAL_MS, NEVER_MS] = [50, 200];
-const WATCHED_MS = SUPPLIES >= 10_000 ? 60_000 : 4000;
+const WATCHED_MS = sized(60_000, 500);
 const OLD_PHOTOS = Math.ceil(SUPPLIES / 20);
 const MANY = Math.min(2000, Math.floor(SUPPLIES / 5));
 const profiles = process.env.STALLS_PROFILE;

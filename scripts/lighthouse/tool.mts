@@ -51,7 +51,11 @@ export async function scoringTool(): Promise<Tool> {
   if (!existsSync(join(HOME, 'node_modules/lighthouse'))) {
     mkdirSync(HOME, { recursive: true });
     writeFileSync(join(HOME, 'package.json'), JSON.stringify({ private: true, ...WANTED }));
-    run('npm', ['install', '--no-audit', '--no-fund'], { cwd: HOME, quiet: true, why: 'Installing the scoring tool' });
+    run('npm', ['install', '--no-audit', '--no-fund'], {
+      cwd: HOME,
+      quiet: true,
+      why: 'Installing the scoring tool',
+    });
   }
   const from = createRequire(join(HOME, 'package.json'));
   const load = async (name: string): Promise<Record<string, unknown>> =>

@@ -2,6 +2,7 @@ import { fork, type ChildProcess } from 'node:child_process';
 import type { Written } from '../db/open';
 import { inTurn } from '../db/inTurn';
 import { busyNow, Refusal } from '../services/refusal';
+import { workBehind } from '../jobs/behind';
 import { heldBy } from '../jobs/held';
 import type { Sent, Told } from './worker';
 import type { Context } from '../services/context';
@@ -77,13 +78,16 @@ export function asideProcess(
   const alone = inTurn();
   let busy = 0;
 
-  const start = (mostBytes: number): ChildProcess =>
-    fork(script, {
+  const start = (mostBytes: number): ChildProcess => {
+    const child = fork(script, {
       serialization: 'advanced',
       stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
       // Before it is full it has to tidy up, so that it holds no more than it needs.
       execArgv: [`--max-old-space-size=${Math.round((mostBytes * HEAP_SHARE) / MB)}`],
     });
+    workBehind(child);
+    return child;
+  };
 
   /** A process that did its work waits a little for more, unless it has grown. */
   const rest = (child: ChildProcess, did: TaskName): void => {

@@ -1,4 +1,5 @@
 import { fork, type ChildProcess } from 'node:child_process';
+import { workBehind } from '../jobs/behind';
 import { busyNow } from '../services/refusal';
 import type { Context } from '../services/context';
 import type { Answers, Reader } from '../services/reader';
@@ -41,6 +42,7 @@ export function readerProcess(
       stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
       execArgv: [`--max-old-space-size=${MOST_HEAP / MB}`, '--enable-source-maps'],
     });
+    workBehind(begun);
     child = begun;
     begun.once('error', (error) => ended(begun, busyNow(error)));
     if (begun.pid === undefined) return begun;

@@ -80,7 +80,7 @@ const fromRaw = (row: RawRow): { row: Row; usage: UsageRecord | null } => ({
 });
 
 /** So many supplies are read at a stretch. */
-const PAGE = 1000;
+const PAGE = 250;
 
 /** Every supply that has not been removed, oldest first, in pages; read without the mapping of single rows, since there are many. */
 export async function* supplyPages(db: Readable): AsyncGenerator<SupplyWithState[]> {

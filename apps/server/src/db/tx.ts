@@ -81,7 +81,7 @@ export async function stamp(tx: Tx, { supplies, records, ...what }: Touching): P
 export const breathe = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
 
 /** So long one piece of work may have the thread before others get their turn, ms. */
-const MOST_AT_A_STRETCH_MS = 12;
+const MOST_AT_A_STRETCH_MS = 8;
 let stretchBegan: number | null = null;
 
 /**
@@ -99,7 +99,7 @@ export function breatheIfLong(): Promise<void> | undefined {
 }
 
 /** Rows a statement may carry at once, below SQLite's limit of bound values. */
-const CHUNK = 400;
+const CHUNK = 150;
 
 /** A list in pieces small enough for one statement. */
 export const chunks = <T>(list: readonly T[], size = CHUNK): T[][] =>

@@ -1,5 +1,6 @@
 import { fork, type ChildProcess } from 'node:child_process';
 import { busyNow } from '../services/refusal';
+import { workBehind } from './behind';
 import { heldBy } from './held';
 import type { PhotoRefusal, PreparedPhoto } from './preparePhoto';
 
@@ -31,6 +32,7 @@ export function photoProcesses(
 
   const start = (): ChildProcess => {
     const child = fork(script, { serialization: 'advanced', stdio: ['ignore', 'ignore', 'ignore', 'ipc'] });
+    workBehind(child);
     child.on('exit', () => {
       const at = idle.indexOf(child);
       if (at >= 0) idle.splice(at, 1);

@@ -33,7 +33,8 @@ class Undoing {
   ) {}
   /** Names what had to be lifted, though the change that is undone did not move it. */
   lifted(things: LiftedView): void {
-    for (const { supplyId, name } of things) if (!this.moved.has(supplyId)) this.keep('place', name, 'refused');
+    for (const { supplyId, name } of things)
+      if (!this.moved.has(supplyId)) this.keep('place', name, 'refused');
   }
   keep(what: KeptView[number]['what'], name: string, why: Why): void {
     this.kept.push({ what, name, why });

@@ -20,7 +20,9 @@ beforeAll(async () => {
 afterAll(() => world.close());
 
 const QUESTIONS = 200;
-const COLOURS = 'red orange yellow green teal blue purple pink brown black grey white gold navy cream'.split(' ');
+const COLOURS = 'red orange yellow green teal blue purple pink brown black grey white gold navy cream'.split(
+  ' ',
+);
 const TONES = ['', '', 'pale', 'dark', 'bright', 'muted'];
 const KINDS = ['ink', 'marker', 'card', 'ribbon', 'stickers', 'full pad', 'spool', 'A4', 'refill'];
 
@@ -44,7 +46,8 @@ test(`${QUESTIONS} questions, and neither ever says no to what the other has`, (
     if (found.length > 0) expect(say).not.toMatchObject({ verdict: 'no' });
     const ids = new Set(found.map(({ id }) => id));
     for (const { item, reason } of answers)
-      if (reason.sort === 'words') expect({ question, there: ids.has(item.id) }).toMatchObject({ there: true });
+      if (reason.sort === 'words')
+        expect({ question, there: ids.has(item.id) }).toMatchObject({ there: true });
     if (verdict === 'yes') expect(found.length).toBeGreaterThan(0);
     // A no to a colour names what comes nearest, and that is no near thing.
     for (const { reason } of nearest) expect(reason).toMatchObject({ difference: { step: 'far' } });

@@ -29,7 +29,10 @@ async function stateOf({ http }: World): Promise<unknown> {
   return bare({ supplies, units, records: records.sort(byId) });
 }
 
-async function undo({ http }: World, id: string): Promise<{ change: ChangeView; kept: KeptView; status: number }> {
+async function undo(
+  { http }: World,
+  id: string,
+): Promise<{ change: ChangeView; kept: KeptView; status: number }> {
   const answer = await http.post(`/api/changes/${id}/undo`).send({});
   return { ...(answer.body as { change: ChangeView; kept: KeptView }), status: answer.status };
 }
@@ -64,7 +67,11 @@ test(`${STEPS} acts, each taken back and done again`, async () => {
         world.close();
       }
     }),
-    { numRuns: Math.ceil(STEPS / OF_ONE_STASH), endOnFailure: true, seed: Number(process.env.SEED ?? 20261201) },
+    {
+      numRuns: Math.ceil(STEPS / OF_ONE_STASH),
+      endOnFailure: true,
+      seed: Number(process.env.SEED ?? 20261201),
+    },
   );
   expect(walked).toBeGreaterThan(STEPS / 4);
 }, 3_600_000);
