@@ -123,10 +123,13 @@ for (const spots of sized([120, 360], [60]))
     );
   }
 console.log(`as a picture, neighbours to the right and below (seeds ${SEEDS.slice(0, 3).join(', ')})`);
-for (const [rows, columns] of [
-  [6, 10],
-  [10, 12],
-] as const) {
+for (const [rows, columns] of sized<readonly (readonly [number, number])[]>(
+  [
+    [6, 10],
+    [10, 12],
+  ],
+  [[3, 4]],
+)) {
   const [long, byRow, ms]: number[][] = [[], [], []];
   for (const seed of SEEDS.slice(0, 3)) {
     const items = drawn(rows * columns - 3, seed);

@@ -17,6 +17,7 @@ import { sized } from './figures/size.mts';
 
 const COUNT = Number(process.argv[2] ?? 10_000);
 const RUNS = sized(9, 1);
+const FRAMES = sized(240, 10);
 const median = (values: number[]): number =>
   [...values].sort((p, q) => p - q)[Math.floor(values.length / 2)] ?? NaN;
 const say = (values: number[]): string =>
@@ -131,7 +132,7 @@ async function using(page: Page): Promise<number> {
 
 /** Scrolls for a while; answers frames, frames in which the middle of the list was blank, and the longest run of them. */
 async function scrolling(page: Page): Promise<{ frames: number; blank: number; longest: number }> {
-  return page.evaluate(async () => {
+  return page.evaluate(async (most) => {
     const rows = [...document.querySelectorAll<HTMLElement>('[role=main] *')].filter(
       (each) => each.scrollHeight > each.clientHeight * 4 && getComputedStyle(each).overflowY !== 'visible',
     );
@@ -139,7 +140,7 @@ async function scrolling(page: Page): Promise<{ frames: number; blank: number; l
     if (!list) throw new Error('no list to scroll');
     const box = list.getBoundingClientRect();
     let [frames, blank, longest, run] = [0, 0, 0, 0];
-    for (let i = 0; i < 240; i++) {
+    for (let i = 0; i < most; i++) {
       list.scrollTop += 220;
       await new Promise(requestAnimationFrame);
       frames++;
@@ -154,13 +155,14 @@ async function scrolling(page: Page): Promise<{ frames: number; blank: number; l
       longest = Math.max(longest, run);
     }
     return { frames, blank, longest };
-  });
+  }, FRAMES);
 }
 
 for (const [name, size] of [
   ['phone', { width: 390, height: 844 }],
   ['wide', { width: 1280, height: 800 }],
 ] as const) {
+  if (sized(false, name !== 'phone')) continue;
   const runs = [];
   for (let run = 0; run < RUNS; run++) runs.push(await firstScreen({ size }));
   console.log(`first screen, ${name}, nothing cached: ${say(runs.map(({ cold }) => cold))}`);
@@ -175,6 +177,7 @@ for (const [path, says] of [
   ['/storage', 'on the wall'],
   ['/gaps', 'Thing \\d'],
 ] as const) {
+  if (sized(false, path !== '/gaps')) continue;
   const runs = [];
   for (let run = 0; run < RUNS; run++) runs.push(await firstScreen({ size: PHONE, path, says }));
   console.log(`${path}, phone, opened before: ${say(runs.map(({ warm }) => warm))}`);
@@ -199,7 +202,7 @@ const QUERIES = [
   'thing 77',
 ];
 const times: number[] = [];
-for (const query of QUERIES) {
+for (const query of QUERIES.slice(0, sized(QUERIES.length, 1))) {
   const took = await typing(page, query);
   console.log(`  “${query}”: ${took.toFixed(0)} ms`);
   times.push(took);
@@ -239,7 +242,7 @@ for (const { frames, blank, longest } of passes)
     `scrolling 220 px a frame: ${blank} of ${frames} frames had a blank row, at most ${longest} in a row`,
   );
 console.log(
-  `memory: ${before.heap.toFixed(1)} → ${after.heap.toFixed(1)} MB of heap, ${before.nodes} → ${after.nodes} nodes after ${passes.length * 240} frames of scrolling`,
+  `memory: ${before.heap.toFixed(1)} → ${after.heap.toFixed(1)} MB of heap, ${before.nodes} → ${after.nodes} nodes after ${passes.length * FRAMES} frames of scrolling`,
 );
 await browser.close();
 server.kill('SIGTERM');

@@ -26,7 +26,7 @@ import {
   type PathUnit,
   type Unit,
 } from '../packages/core/src/index.ts';
-import { rootUnits } from '../packages/contract/src/index.ts';
+import { arrangeRequest, rootUnits } from '../packages/contract/src/index.ts';
 import { openStore } from '../apps/server/src/db/open.ts';
 import { systemPorts } from '../apps/server/src/services/ports.ts';
 import { restoreDocument } from '../apps/server/src/services/restore.ts';
@@ -177,7 +177,7 @@ for (const n of sized([120, 1000, 5000], [120])) {
   console.log(
     `list ${n} supplies on the server, read anew: ${await timed(() => new StashList(store).asJson())}`,
   );
-  const request = { kinds: ['ink' as const], unitIds: units.map(({ id }) => id) };
+  const request = arrangeRequest.parse({ kinds: ['ink'], unitIds: units.map(({ id }) => id) });
   console.log(`preview arranging ${n} on the server: ${await timed(() => previewHere(context, request))}`);
   store.close();
 }

@@ -6,7 +6,6 @@
  */
 import { writeFileSync } from 'node:fs';
 import { lists } from 'color-name-lists';
-import { formatHex } from 'culori';
 import { ciede2000, labOf } from '../packages/core/src/colour/lab.ts';
 import { familyOf } from '../packages/core/src/colour/family.ts';
 import { fold } from '../packages/core/src/text/fold.ts';
@@ -68,7 +67,7 @@ for (const [word, said] of [...saidOf].sort(([p], [q]) => (p < q ? -1 : 1))) {
     continue;
   }
   if (own.length < said.length && familyIn(middle(said)) !== family) gaveWay.push(`${word} (kept)`);
-  table[word] = formatHex(middle(own)) ?? middle(own);
+  table[word] = middle(own).toLowerCase();
 }
 // Both ways to write it are one word.
 if (table.grey) table.gray = table.grey;

@@ -18,7 +18,8 @@ import { sized } from './figures/size.mts';
 
 const RACKS = Number(process.argv[2] ?? 60);
 const OPENINGS = sized(5, 1);
-const SETTLED_MS = 2500;
+const SETTLED_MS = sized(2500, 100);
+const STEPS = sized(40, 4);
 const median = (values: readonly number[]): number =>
   [...values].sort((p, q) => p - q)[Math.floor(values.length / 2)] ?? NaN;
 
@@ -55,6 +56,7 @@ for (const [name, size] of [
   ['wide', { width: 1280, height: 800 }],
   ['phone', { width: 390, height: 844 }],
 ] as const) {
+  if (sized(false, name !== 'phone')) continue;
   const drawn: number[] = [];
   const open = async (): Promise<Page> => {
     const context = await browser.newContext({ viewport: size });
@@ -63,7 +65,7 @@ for (const [name, size] of [
     await context.addInitScript(() => {
       localStorage.setItem('red-shelf.wall', 'room');
       const seen = new MutationObserver(() => {
-        if (document.querySelectorAll('[aria-label^="Go to"][aria-label*="Pad rack"]').length < 10) return;
+        if (document.querySelectorAll('[aria-label^="Go to"][aria-label*="Pad rack"]').length < 3) return;
         seen.disconnect();
         requestAnimationFrame(() => setTimeout(() => performance.mark('room')));
       });
@@ -103,19 +105,19 @@ for (const [name, size] of [
     }
   };
   await page.mouse.move(x, y);
-  console.log(`  zooming in by wheel: ${await frames(page, () => wheel(-60, 40))}`);
+  console.log(`  zooming in by wheel: ${await frames(page, () => wheel(-60, STEPS))}`);
   console.log(`  coming to rest there: ${await frames(page, () => page.waitForTimeout(600))}`);
   const pan = async (): Promise<void> => {
     await page.mouse.move(x, size.height - 120);
     await page.mouse.down();
-    for (let i = 0; i < 40; i++) {
+    for (let i = 0; i < STEPS; i++) {
       await page.mouse.move(x - 4 * i, size.height - 120 - 3 * i);
       await page.waitForTimeout(16);
     }
     await page.mouse.up();
   };
   console.log(`  panning, near: ${await frames(page, pan)}`);
-  console.log(`  zooming out: ${await frames(page, () => wheel(60, 40))}`);
+  console.log(`  zooming out: ${await frames(page, () => wheel(60, STEPS))}`);
   await page.waitForTimeout(500);
   console.log(`  panning, far: ${await frames(page, pan)}`);
   const go = async (): Promise<void> => {

@@ -6,7 +6,7 @@
  * With STALLS_PROFILE=folder each run leaves a profile of the processor there.
  */
 import { spawn, type ChildProcess } from 'node:child_process';
-import { copyFileSync, mkdirSync, mkdtempSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdirSync, mkdtempSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
@@ -46,7 +46,8 @@ async function start(run: number) {
   const home = join(folder, `run-${run}`);
   mkdirSync(join(home, 'photos'), { recursive: true });
   const db = join(home, 'stash.db');
-  copyFileSync(made, db);
+  // What was written last may lie in the log beside it still.
+  for (const end of ['', '-wal']) if (existsSync(made + end)) copyFileSync(made + end, db + end);
   const long = new Date(Date.now() - 30 * 86_400_000);
   for (let i = 0; i < OLD_PHOTOS; i++) {
     const file = join(home, `photos/${String(i).padStart(8, '0')}.jpg`);

@@ -8,7 +8,7 @@ import { localOnly } from './http/guard';
 import { headers } from './http/headers';
 import { asideHere } from './aside/here';
 import { errorHandler, unknownApi } from './http/problem';
-import { inRoute } from './http/inRoute';
+import { noteUnderWay } from './http/underWay';
 import { strictApp } from './http/strict';
 import { apiRoutes } from './routes/api';
 import { fileApi } from './routes/files';
@@ -34,7 +34,7 @@ export function makeInside(given: Context, log: Logger, webFolder?: string): Exp
 /** The door of this machine: nobody is asked for anything here. */
 export function localDoor(inside: Express, log: Logger, sharing?: Sharing): Express {
   const app = strictApp();
-  app.use(inRoute, localOnly, headers);
+  app.use(noteUnderWay, localOnly, headers);
   app.use('/api', fresh);
   app.use(shareRoutes(sharing));
   app.use(inside);

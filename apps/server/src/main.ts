@@ -8,7 +8,7 @@ import { asideProcess } from './aside/beside';
 import { readerProcess } from './aside/reader';
 import { holdAlone } from './db/holdAlone';
 import { openedBeside } from './db/ownFiles';
-import { routeNow } from './http/inRoute';
+import { routesUnderWay } from './http/underWay';
 import { openStore } from './db/open';
 import { photoProcesses } from './jobs/photoProcesses';
 import { prepareNames } from './services/colourNames';
@@ -28,7 +28,9 @@ const WARM_AFTER_MS = 2000;
 const settings = settingsOf(process.env);
 const log = pino({ level: settings.LOG_LEVEL });
 // One answer that went wrong ends that answer: the others, and what was acknowledged, must not suffer for it.
-process.on('unhandledRejection', (reason) => log.error({ err: reason, route: routeNow() }, 'unhandled'));
+process.on('unhandledRejection', (reason) =>
+  log.error({ err: reason, during: routesUnderWay() }, 'unhandled'),
+);
 const db = resolve(settings.RED_SHELF_DB);
 const migrations = resolve(settings.RED_SHELF_MIGRATIONS);
 

@@ -211,7 +211,7 @@ export { companionsApart, type Apart, type Housed } from './storage/room/compani
 export { wayTo, type WayStep } from './storage/room/way';
 export { setDownFrom, type SetDown, type SetDownPlan } from './storage/setDown';
 export { painOf, type Pain } from './storage/pain';
-export { freeLabel, mayStandIn, movedBehind, unitLettered } from './storage/tree';
+export { freeLabel, mayStandIn, MOST_DEEP, movedBehind, unitLettered } from './storage/tree';
 export { DEFAULT_RECIPE, SORT_KEYS, type Recipe, type Sortable, type SortKey } from './arrange/headings';
 export { makeRecipeOrder, makeRecipesOrder, recipeOf, type Recipes } from './arrange/recipe';
 export { drawerKey, keepDrawers, makeDrawerOf, makeGroupOf, type KeptDrawer } from './arrange/keptDrawers';
@@ -340,7 +340,8 @@ export { fold } from './text/fold';
 export { searchable, type Searchable, type SearchSubject } from './find/subject';
 export { makeStashSearch, type StashSearch } from './find/stashSearch';
 export { colourNameAsked, doIOwn, hexAsked, type OwnOptions, type OwnVerdict } from './find/doIOwn';
-export { leftInAll, packSizeOf } from './stock/leftInAll';
+export { leftInAll } from './stock/leftInAll';
+export { packSizeOf } from './stash/packSize';
 export { restockOf, type Restock } from './stock/restock';
 export { isOwned, isSame, type Owned, type OwnAnswer, type OwnReason } from './find/ownAnswer';
 export { type Manner } from './find/nearColours';

@@ -2,7 +2,7 @@ import { fork, type ChildProcess } from 'node:child_process';
 import { workBehind } from '../jobs/behind';
 import { busyNow } from '../services/refusal';
 import type { Context } from '../services/context';
-import type { Answers, Reader } from '../services/reader';
+import type { Answers, Reader } from '../services/reading';
 import type { Heard, ReaderPlace, ReaderSays } from './readerProcess';
 
 const MB = 1024 * 1024;

@@ -1,6 +1,7 @@
 import { joinStore, type Store } from '../db/open';
 import type { Touched } from '../db/tx';
-import { readHere, type Answers } from '../services/reader';
+import { readHere } from '../services/reader';
+import type { Answers } from '../services/reading';
 import { systemPorts } from '../services/ports';
 
 /** Which stash is read. */
@@ -37,7 +38,11 @@ process.on('message', (heard: Heard) => {
       onTouched: (hear) => listeners.push(hear),
     }));
   else if ('touched' in heard) for (const hear of listeners) hear(heard.touched);
-  else void answer(heard.id, heard.what).then((said) => process.send?.(said));
+  else
+    void answer(heard.id, heard.what).then((said) =>
+      // Nobody may be there any more to hear it.
+      process.send?.(said, (error: Error | null) => error && process.exit(0)),
+    );
 });
 // Without the server there is nobody to read for.
 process.on('disconnect', () => process.exit(0));

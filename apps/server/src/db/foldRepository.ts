@@ -7,7 +7,7 @@ import {
   type StashEvent,
 } from '@red-shelf/core';
 import { inArray, sql } from 'drizzle-orm';
-import { eventsTouching, type EventRecord } from './eventRepository';
+import { eventsTouching, historyRows, type EventRecord } from './eventRepository';
 import { lotsOf } from './holdingRepository';
 import { breathe, chunks, touch, type Readable, type Tx } from './tx';
 import { tallies, usage } from './schema';
@@ -35,12 +35,7 @@ export async function historyOf(
   supply: Counted,
 ): Promise<{ events: EventRecord[]; folded: Folded }> {
   const lots = (await lotsOf(db, [supply.id])).get(supply.id) ?? [];
-  const found = await eventsTouching(
-    db,
-    [supply.id],
-    lots.map(({ id }) => id),
-    true,
-  );
+  const found = await historyRows(db, supply.id);
   return { events: found, folded: foldOf(supply, lots, found) };
 }
 

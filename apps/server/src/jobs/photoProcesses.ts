@@ -1,5 +1,4 @@
 import { fork, type ChildProcess } from 'node:child_process';
-import { busyNow } from '../services/refusal';
 import { workBehind } from './behind';
 import { heldBy } from './held';
 import type { PhotoRefusal, PreparedPhoto } from './preparePhoto';
@@ -52,7 +51,7 @@ export function photoProcesses(
     new Promise((resolve, reject) => {
       const child = idle.pop() ?? start();
       // Where the system has nothing left to start one with, it says so here, and never sets up the channel.
-      if (child.pid === undefined) return void child.once('error', (error) => reject(busyNow(error)));
+      if (child.pid === undefined) return void child.once('error', (error) => reject(error));
       child.ref();
       child.channel?.ref();
       const since = Date.now();

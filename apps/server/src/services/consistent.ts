@@ -1,4 +1,14 @@
-import { brokenShift, findForm, foldSpots, HAND_ID, pathTo, ROOM_ID, sameSpot, suits } from '@red-shelf/core';
+import {
+  brokenShift,
+  findForm,
+  foldSpots,
+  HAND_ID,
+  MOST_DEEP,
+  pathTo,
+  ROOM_ID,
+  sameSpot,
+  suits,
+} from '@red-shelf/core';
 import type { StashDocument } from '@red-shelf/contract';
 import { Refusal } from './refusal';
 
@@ -55,8 +65,9 @@ function refuseTree(units: StashDocument['units']): void {
     if ((unit.sort === 'room') !== (unit.id === ROOM_ID) || (unit.sort === 'hand') !== (unit.id === HAND_ID))
       refuse(`unit “${unit.name}” is a second room or hand`);
     if (unit.sort === 'unit' && !unit.model) refuse(`unit “${unit.name}” has no sizes`);
-    if (unit.id !== ROOM_ID && pathTo(unit, byId)[0]?.id !== ROOM_ID)
-      refuse(`unit “${unit.name}” stands nowhere`);
+    const path = pathTo(unit, byId);
+    if (unit.id !== ROOM_ID && path[0]?.id !== ROOM_ID) refuse(`unit “${unit.name}” stands nowhere`);
+    if (path.length > MOST_DEEP) refuse(`unit “${unit.name}” stands in more than ${MOST_DEEP} others`);
     if (unit.sort !== 'unit' || unit.removedAt !== null) continue;
     if (labels.has(unit.label)) refuse(`two units have the letter ${unit.label}`);
     labels.add(unit.label);

@@ -4,7 +4,7 @@ import type { PhotoKeeping } from './photos';
 import type { Ports } from './ports';
 import { StashList } from './stashList';
 import type { Aside } from './aside';
-import type { Reader } from './reader';
+import type { Reader } from './reading';
 
 /** What every use case works with. */
 export interface Context {

@@ -1,14 +1,13 @@
 import { figuresNow } from './figures';
 import { gapsNow } from './gaps';
 import type { Context } from './context';
+import type { Answers } from './reading';
 
-/** What is worked out of the whole stash and its history. */
-const ANSWERS = { gaps: gapsNow, figures: figuresNow } as const;
-export type Answers = keyof typeof ANSWERS;
+const ANSWERS: Readonly<Record<Answers, (context: Context) => Promise<unknown>>> = {
+  gaps: gapsNow,
+  figures: figuresNow,
+};
 
-/** Reads and works out one of them, and answers it as JSON, UTF-8; wherever that is done. */
-export type Reader = (what: Answers) => Promise<Buffer>;
-
-/** Works it out here. */
+/** Works one of them out here. */
 export const readHere = async (context: Context, what: Answers): Promise<Buffer> =>
   Buffer.from(JSON.stringify(await ANSWERS[what](context)));

@@ -46,6 +46,7 @@ async function newsOfRecords(
   known: number | null,
 ): Promise<Pick<Since, 'changedRecords' | 'goneRecords'>> {
   if (known === null) return { changedRecords: await recordsNow(context), goneRecords: [] };
+  if (stashList(context).recordsKnown(known)) return { changedRecords: [], goneRecords: [] };
   const rows = await recordsSince(context.store.read, known);
   return {
     changedRecords: rows.filter(({ removedAt }) => removedAt === null).map(recordToView),
@@ -54,7 +55,10 @@ async function newsOfRecords(
 }
 
 /** The name of the person's own rainbow order. */
-async function orderNow({ store }: Context): Promise<string> {
+const orderNow = (context: Context): Promise<string> =>
+  stashList(context).beside('order', () => readOrder(context));
+
+async function readOrder({ store }: Context): Promise<string> {
   const row = await recordRow(store.read, PREFERENCES_ID);
   const kept = row?.removedAt === null ? row.body : null;
   const { familyOrder, lightness } = kept?.sort === 'preferences' ? kept : DEFAULT_SCHEME;

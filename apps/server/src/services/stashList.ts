@@ -49,6 +49,9 @@ export class StashList {
   private answer: ListAnswer | null = null;
   private wall: Promise<unknown> | null = null;
   private records: Promise<unknown> | null = null;
+  private order: Promise<unknown> | null = null;
+  /** Number of the latest change that touched a record; unknown what was before the first one that was heard. */
+  private recordsAt = Infinity;
   private log: ChangeLog | null = null;
   /** Number of the latest change, and of the latest one whose supplies were read. */
   private seq = 0;
@@ -68,8 +71,12 @@ export class StashList {
     if (all) this.replacedAt = seq;
     this.stale.all ||= all;
     if (all || wall) this.wall = null;
-    if (all || records.size > 0) this.records = null;
+    if (all || records.size > 0) {
+      this.records = null;
+      this.recordsAt = seq;
+    }
     // The list stands in the order of the preferences.
+    if (all || records.has(PREFERENCES_ID)) this.order = null;
     if (records.has(PREFERENCES_ID)) {
       this.sorted = null;
       this.outdated();
@@ -82,8 +89,13 @@ export class StashList {
     this.revision++;
   }
 
-  /** The wall, or the records, as they stand; read again only after a change of them. */
-  beside<T>(what: 'wall' | 'records', read: () => Promise<T>): Promise<T> {
+  /** Whether no record changed after a number that is known; where that is not known, they may have. */
+  recordsKnown(known: number): boolean {
+    return this.recordsAt <= known;
+  }
+
+  /** The wall, the records, or the name of the person's order, as they stand; read again only after a change of them. */
+  beside<T>(what: 'wall' | 'records' | 'order', read: () => Promise<T>): Promise<T> {
     const known = this[what];
     if (known) return known as Promise<T>;
     const reading = read();
@@ -193,6 +205,8 @@ export class StashList {
   private async begin(): Promise<ChangeLog> {
     const { read } = this.store;
     this.seq = Math.max(this.seq, await latestSeq(read));
+    // Whatever changed before was no later than this.
+    if (this.recordsAt === Infinity) this.recordsAt = this.seq;
     const replacedAt = Number((await setting(read, LAST_CHANGED.all)) ?? 0);
     this.replacedAt = Math.max(this.replacedAt, replacedAt);
     return new ChangeLog(this.seq);

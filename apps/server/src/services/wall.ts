@@ -1,4 +1,4 @@
-import { freeLabel, mayStandIn, movedBehind, ROOM_ID, unitLettered } from '@red-shelf/core';
+import { freeLabel, mayStandIn, MOST_DEEP, movedBehind, ROOM_ID, unitLettered } from '@red-shelf/core';
 import type { ChangeView, EditedUnit, LiftedView, newUnit, UnitView, WallView } from '@red-shelf/contract';
 import type { z } from 'zod';
 import type { Tx } from '../db/tx';
@@ -44,6 +44,12 @@ function refuseLabel(label: string, units: readonly UnitRecord[], but?: string):
 function refuseParent(id: string, parentId: string, units: readonly UnitRecord[]): void {
   const no = mayStandIn(id, parentId, units);
   if (no === 'no_such_unit') throw notFound('unit to stand in');
+  if (no === 'too_deep')
+    throw new Refusal(
+      422,
+      'too_deep',
+      `That would be more than ${MOST_DEEP} things inside one another. Put it further up.`,
+    );
   if (no) throw new Refusal(422, 'invalid', 'A unit cannot stand in itself, or in what stands in it.');
 }
 

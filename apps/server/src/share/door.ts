@@ -5,7 +5,7 @@ import { rateLimit, type Options } from 'express-rate-limit';
 import type { Logger } from 'pino';
 import { fresh } from '../http/fresh';
 import { headers } from '../http/headers';
-import { inRoute } from '../http/inRoute';
+import { noteUnderWay } from '../http/underWay';
 import { errorHandler } from '../http/problem';
 import { strictApp } from '../http/strict';
 import { parsed, Refusal } from '../services/refusal';
@@ -61,7 +61,7 @@ function requestsArriving({ devices }: Sharing): (id: string, request: Request) 
 /** The door of the house's network: who was not let in sees the app's own pages, and nothing of the stash. */
 export function shareDoor(sharing: Sharing, inside: Express, log: Logger): Express {
   const app = strictApp();
-  app.use(inRoute, printedOnly(sharing), headers);
+  app.use(noteUnderWay, printedOnly(sharing), headers);
   app.use('/api', fresh);
   const asking = (request: Request): string | null => {
     const token = parse(request.headers.cookie ?? '')[sharing.cookie];

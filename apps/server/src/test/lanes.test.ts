@@ -11,8 +11,9 @@ import { Refusal } from '../services/refusal';
 import type { Aside } from '../services/aside';
 import { makeWorld, type World } from './world';
 
+const reallyFork = () => jest.requireActual<{ fork: typeof fork }>('node:child_process').fork;
 jest.mock('node:child_process', () => {
-  const actual = jest.requireActual<typeof import('node:child_process')>('node:child_process');
+  const actual = jest.requireActual<{ fork: typeof fork }>('node:child_process');
   return { ...actual, fork: jest.fn(actual.fork) };
 });
 
@@ -95,10 +96,10 @@ test('where the system can start no process the answer is 503, and the next one 
     );
   expect(await said(aside('previewList', small))).toBe(503);
   expect(await said(aside('importList', small))).toBe(503);
-  expect(await said(photoProcesses(pathToFileURL(join(folder, 'worker.cjs')))(Buffer.from('x')))).toBe(503);
-  jest
-    .mocked(fork)
-    .mockImplementation(jest.requireActual<typeof import('node:child_process')>('node:child_process').fork);
+  await expect(photoProcesses(pathToFileURL(join(folder, 'worker.cjs')))(Buffer.from('x'))).rejects.toThrow(
+    'EMFILE',
+  );
+  jest.mocked(fork).mockImplementation(reallyFork());
   await write();
   expect(await aside('importList', small)).toBe('done');
 });

@@ -2,7 +2,6 @@ import { hasColour, type Family } from '../colour/families';
 import { familyOf } from '../colour/family';
 import { chromaOf, labOf, type Lab } from '../colour/lab';
 import { isLow, isUnused } from '../stock/usage';
-import { fold } from '../text/fold';
 import type { SearchSubject } from './subject';
 
 /** Plain words that mean something measurable, and what they ask of a supply. */
@@ -94,15 +93,3 @@ export const FACETS: ReadonlyMap<string, Facet> = new Map(
 export const COLOUR_WORDS: ReadonlyMap<string, ColourFacet> = new Map(
   colours.flatMap(([words, facet]) => words.split(' ').map((word) => [word, facet] as const)),
 );
-
-/**
- * Reads a plain phrase for a colour, "pale green", "dark reds": whether a supply is what people mean by it, its family and
- * its lightness. Null where a word of it means something else.
- */
-export function colourPhrase(text: string): ((subject: Coloured) => boolean) | null {
-  const words = fold(text).split(' ').filter(Boolean);
-  const facets = words.flatMap(
-    (word) => COLOUR_WORDS.get(word) ?? COLOUR_WORDS.get(word.replace(/s$/, '')) ?? [],
-  );
-  return words.length > 0 && facets.length === words.length ? both(...facets) : null;
-}

@@ -181,7 +181,7 @@ export function readQuestion(question: string): Term[] {
   text = take(text, SHEET, (whole, a = '', b = '', unit = '') => {
     const sides = [lengthOf(a, unit || 'in'), lengthOf(b, unit || 'in')];
     return sides.every((side) => side !== null)
-      ? { words: whole, about: 'size', rate: bySizes(sides as number[]) }
+      ? { words: whole, about: 'size', rate: bySizes(sides) }
       : null;
   });
   text = take(text, LENGTH, (whole, number = '', unit = '') => {

@@ -47,20 +47,20 @@ test('what is kept at par counts packs, and what is needed is found in them', ()
   expect(answer).toMatchObject({ free: 80, enough: true });
 });
 
-test.each<[string, Facts, string | null, string?]>([
-  ['current', {}, 'buy'],
-  ['on trial', { status: 'trial' }, 'buy'],
-  ['retired', { status: 'retired' }, 'spare'],
-  ['irreplaceable', { status: 'irreplaceable' }, 'spare'],
-  ['leaving', { status: 'leaving' }, null],
-  ['gone', { status: 'gone' }, null],
-  ['to be given away', { grade: 'give away' }, null],
-  ['a collection', { collection: true }, null],
+test.each<[string, Facts, string | null, string]>([
+  ['current', {}, 'buy', 'sheet-a4'],
+  ['on trial', { status: 'trial' }, 'buy', 'sheet-a4'],
+  ['retired', { status: 'retired' }, 'spare', 'sheet-a4'],
+  ['irreplaceable', { status: 'irreplaceable' }, 'spare', 'sheet-a4'],
+  ['leaving', { status: 'leaving' }, null, 'sheet-a4'],
+  ['gone', { status: 'gone' }, null, 'sheet-a4'],
+  ['to be given away', { grade: 'give away' }, null, 'sheet-a4'],
+  ['a collection', { collection: true }, null, 'sheet-a4'],
   ['cut by oneself', {}, null, 'cut-base'],
 ])('low and %s', (_, facts, expected, form) => {
   expect(advice(1, 0, facts, form)).toBe(expected);
   const listed = findGaps([{ ...card(1, 0, facts, form), placed: true }]).low.length > 0;
   // The list that needs no server advises the same.
   expect(listed).toBe(expected === 'buy');
-  expect(restockOf({ form: form ?? 'sheet-a4', facts })).toBe(expected ?? 'silent');
+  expect(restockOf({ form, facts })).toBe(expected ?? 'silent');
 });

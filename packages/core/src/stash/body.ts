@@ -3,7 +3,7 @@ import type { Attributes } from '../kinds/attributes';
 import type { FormDefinition, LotAs, Piling, Size } from '../kinds/definition';
 import { formOf } from '../kinds/registry';
 import type { Facts } from './facts';
-import { packSizeOf } from '../stock/leftInAll';
+import { packSizeOf } from './packSize';
 import type { FlatSize, Tally } from './holding';
 
 /** What is asked of a supply to know its body. */

@@ -1,12 +1,6 @@
+import { packSizeOf } from '../stash/packSize';
 import type { Supply } from '../stash/supply';
 import type { Stock } from './stock';
-
-/** Sheets in a pack where nobody said how many. */
-const USUAL_PACK = 25;
-
-/** How many sheets an unopened pack of a supply holds. */
-export const packSizeOf = ({ facts: { attributes } }: Pick<Supply, 'facts'>): number =>
-  typeof attributes?.perPack === 'number' && attributes.perPack > 0 ? attributes.perPack : USUAL_PACK;
 
 /**
  * All there is of a supply, in its form's own unit (uses, sheets, pieces, µm): what is loose, and what is in packs that are still

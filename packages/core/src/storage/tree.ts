@@ -20,16 +20,34 @@ export function freeLabel(units: readonly Lettered[], butId?: string): string | 
   return LETTERS.find((label) => !taken.has(label)) ?? null;
 }
 
-/** Whether a unit may stand in another: in one that is there, is not the hand, and does not stand in it. */
+/** A box in a tray in a drawer in a cabinet in a room is five: nobody finds what lies deeper than this. */
+export const MOST_DEEP = 12;
+
+type Nested = Pick<Unit, 'id' | 'parentId'>;
+
+/** How many units stand in one another below one, itself among them. */
+function heightOf(id: string, units: readonly Nested[]): number {
+  let [height, level] = [1, new Set([id])];
+  for (;;) {
+    const below = units.filter(({ parentId }) => parentId !== null && level.has(parentId));
+    if (below.length === 0 || height > MOST_DEEP) return height;
+    level = new Set(below.map((unit) => unit.id));
+    height++;
+  }
+}
+
+/** Whether a unit may stand in another: in one that is there, is not the hand, does not stand in it, and not too deep (12). */
 export function mayStandIn(
   id: string,
   parentId: string,
-  units: readonly Pick<Unit, 'id' | 'parentId'>[],
-): 'no_such_unit' | 'in_itself' | null {
+  units: readonly Nested[],
+): 'no_such_unit' | 'in_itself' | 'too_deep' | null {
   const byId = new Map(units.map((unit) => [unit.id, unit]));
   const parent = byId.get(parentId);
   if (!parent || parentId === HAND_ID) return 'no_such_unit';
-  return pathTo(parent, byId).some((above) => above.id === id) ? 'in_itself' : null;
+  const path = pathTo(parent, byId);
+  if (path.some((above) => above.id === id)) return 'in_itself';
+  return path.length + heightOf(id, units) > MOST_DEEP ? 'too_deep' : null;
 }
 
 /** Units in the order they have when one was moved behind another, or to the front (null); null where that is not there. */
