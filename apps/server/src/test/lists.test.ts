@@ -217,7 +217,7 @@ test('one reading of the list that failed does not stop the next', async () => {
 test('a list may call colours what forms may: by hex, by a screen’s names, and by the many others', async () => {
   const { preview } = await bring('Name,Colour\nA,Dusty Rose\nB,petrol\nC,teal\nD,not a colour at all\n');
   expect(preview.rows.map(({ verdict, hex }) => [verdict, hex])).toEqual([
-    ['add', '#b56f76'],
+    ['add', '#c57c8b'],
     ['add', '#005f6a'],
     ['add', '#029386'],
     ['refuse', null],
