@@ -56,8 +56,8 @@ test('a colour’s name answers too, under what is called so; a kind with nothin
   server([], {
     'POST /api/colour-names': {
       names: [
-        { name: 'Fern', hex: '#4d9b53' },
-        { name: 'Fern Frond', hex: '#657220' },
+        { name: 'Sedge Fen', hex: '#4d9b53' },
+        { name: 'Sedge Fen Frond', hex: '#657220' },
       ],
     },
     'GET /api/supplies': {
@@ -70,13 +70,13 @@ test('a colour’s name answers too, under what is called so; a kind with nothin
   });
   show(<OwnScreen />);
   await screen.findByRole('heading', { name: 'Do I own it?' });
-  ask('fern');
+  ask('sedge fen');
   // The word agrees with what stands under it.
   await waitFor(() => expect(screen.getByTestId('verdict').textContent).toBe('Yes'));
   const answers = screen.getAllByRole('button', { name: /ΔE/ }).map((each) => each.textContent);
   expect(answers[0]).toMatch(/Marsh Lantern.*you could not tell them apart/);
   expect(answers[1]).toMatch(/Far Bank.*clearly/);
-  ask('fern gate');
+  ask('sedge fen gate');
   await waitFor(() => expect(screen.getByTestId('verdict').textContent).not.toBe('Yes'));
 });
 
