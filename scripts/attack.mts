@@ -10,6 +10,14 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { BOMBS } from '../apps/server/src/test/bombs.ts';
 import { startServer } from '../apps/server/src/test/startServer.ts';
+import {
+  besideIt,
+  brokenDownloads,
+  leftPreviews,
+  noHandles,
+  otherSpellings,
+  takenAway,
+} from './attack/broken.mts';
 import { BACKUPS, DOCUMENTS, edgeDocuments, LISTS } from './attack/documents.mts';
 import { requestsOf, type Asked } from './attack/requests.mts';
 import { watching } from './attack/watch.mts';
@@ -22,9 +30,10 @@ const MOST_WAIT_MS = 500;
 const MOST_HELD = 1024 ** 3;
 
 const folder = mkdtempSync(join(tmpdir(), 'red-shelf-attack-'));
+const db = join(folder, 'stash.db');
 const { process: server, url } = await startServer(['apps/server/dist/main.js'], {
   cwd: process.cwd(),
-  db: join(folder, 'stash.db'),
+  db,
 });
 let over = false;
 server.once('exit', (code, signal) => over || console.log(`  the server ended with ${code ?? signal}`));
@@ -159,6 +168,14 @@ try {
     await Promise.all(Array.from({ length: 8 }, next));
     return answers;
   });
+  await attack('downloads broken off, of every streaming route', () => brokenDownloads(url));
+  await attack('previews whose clients have left', () => leftPreviews(url));
+  await attack('capitals and slashes on every guarded route', () => otherSpellings(url));
+  await attack('a second server and a seeding beside it, over links', () =>
+    Promise.resolve(besideIt(db, folder)),
+  );
+  await attack('no file handle left', () => noHandles(url, server.pid!));
+  await attack('the file taken away', () => takenAway(url, db));
 } finally {
   over = true;
   await watch.end();

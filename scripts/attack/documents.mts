@@ -110,5 +110,16 @@ export const BACKUPS: readonly (readonly [what: string, bytes: () => Promise<Buf
     'half a zip',
     async () => (await zipped((each) => each.addBuffer(Buffer.alloc(9000, 7), 'stash.json'))).subarray(0, 90),
   ],
+  [
+    'sixty pictures that inflate to 29 MB each, and an empty document',
+    () => {
+      const picture = Buffer.alloc(29_000_000);
+      picture.set([0xff, 0xd8, 0xff]);
+      return zipped((each) => {
+        for (let i = 0; i < 60; i++) each.addBuffer(picture, `photos/${i.toString(16).padStart(8, '0')}.jpg`);
+        each.addBuffer(Buffer.from('{}'), 'stash.json');
+      });
+    },
+  ],
   ['a zip without a document', () => zipped((each) => each.addBuffer(Buffer.from('x'), 'notes.txt'))],
 ];

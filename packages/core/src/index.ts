@@ -14,7 +14,7 @@ export {
 export { familyOf, FINISHES, type FamilyOpinion, type Finish } from './colour/family';
 export { chromaOf, ciede2000, colourDifference, hexOfLab, hueOf, inkOn, labOf, type Lab } from './colour/lab';
 export { NotAColourError } from './colour/notAColour';
-export { parseColour, type ColourRefusal, type ParsedColour } from './colour/parse';
+export { parseColour, plainColour, type ColourRefusal, type ParsedColour } from './colour/parse';
 export { sayDifference, type SaidDifference } from './colour/sayDifference';
 export {
   lightFrom,

@@ -11,19 +11,20 @@ test.each([
 ])('reads “%s”', (line, expected) => expect(readPasted(line)[0]).toMatchObject(expected));
 
 test('names of colours are looked up, but never the name of the thing itself', () => {
-  const list = '71, Fern, Dusty Rose\nMoss\nMoss, 72\nBarn, #a02020\nSky\tskyblue';
-  expect(colourWords(list)).toEqual(['Fern', 'Dusty Rose']);
+  const list = '71, Fernlight, Dusty Heath\nMoss\nMoss, 72\nBarn, #a02020\nSky\tskyblue\nBank, sky blue';
+  expect(colourWords(list)).toEqual(['Fernlight', 'Dusty Heath']);
   const called = new Map([
-    ['dusty rose', '#c0737a'],
+    ['dusty heath', '#c0737a'],
     ['moss', '#8a9a5b'],
-    ['fern', '#548d44'],
+    ['fernlight', '#548d44'],
   ]);
   expect(readPasted(list, called).map(({ name, hex, code }) => [name, hex, code])).toEqual([
-    ['Fern', '#c0737a', '71'],
+    ['Fernlight', '#c0737a', '71'],
     ['Moss', '', ''],
     ['Moss', '', '72'],
     ['Barn', '#a02020', ''],
     ['Sky', '#87ceeb', ''],
+    ['Bank', expect.stringMatching(/^#/), ''],
   ]);
 });
 

@@ -1,4 +1,4 @@
-import { fold, parseColour } from '@red-shelf/core';
+import { fold, parseColour, plainColour } from '@red-shelf/core';
 
 /** A pasted line taken apart: name, colour, code. */
 export interface PastedLine {
@@ -52,7 +52,7 @@ export function readPasted(
           !CODE.test(part) &&
           parts.length > 1 &&
           // A colour's name may be a thing's own name: where there is no other, it is that.
-          (parseColour(part).ok || (words > 1 && i > 0 && called.has(fold(part)))),
+          (isCoded(part) || (words > 1 && i > 0 && (parseColour(part).ok || called.has(fold(part))))),
       );
       const codeAt = parts.findIndex((part, i) => i !== colourAt && CODE.test(part));
       const name = parts.filter((_, i) => i !== colourAt && i !== codeAt).join(', ');
@@ -71,6 +71,9 @@ export function readPasted(
       return { line, name, code, hex, refusal };
     });
 }
+
+/** Whether a part can be nothing but a colour: a hex, or a screen's own way to write one. */
+const isCoded = (part: string): boolean => plainColour(part) === null && parseColour(part).ok;
 
 function findLast(parts: readonly string[], test: (part: string, i: number) => boolean): number {
   for (let i = parts.length - 1; i >= 0; i--) if (test(parts[i] ?? '', i)) return i;

@@ -92,16 +92,16 @@ test('any colour’s name will do: it is offered as it is typed, and Enter on it
   const sent = fakeServer({
     'POST /api/colour-names': {
       names: [
-        { name: 'Petrol', hex: '#005f6a' },
-        { name: 'Petrol Slumber', hex: '#243640' },
+        { name: 'Weir Dusk', hex: '#005f6a' },
+        { name: 'Weir Dusk Slumber', hex: '#243640' },
       ],
     },
     'POST /api/supplies': { supply: supply(), change: change({ kind: 'add', name: 'Weir' }) },
   });
   show(<AddScreen />);
   type('Name', 'Weir');
-  type('Colour', 'petrol');
-  expect(await screen.findByRole('button', { name: 'Take Petrol Slumber' })).toBeTruthy();
+  type('Colour', 'weir dusk');
+  expect(await screen.findByRole('button', { name: 'Take Weir Dusk Slumber' })).toBeTruthy();
   fireEvent.keyDown(field('Colour'), { key: 'Enter' });
   const added = () => sent.find(({ path }) => path === '/api/supplies');
   await waitFor(() => expect(added()?.body).toMatchObject({ name: 'Weir', hex: '#005f6a' }));

@@ -72,7 +72,7 @@ test('what is put aside must be there, and is kept with its project', async () =
   press('Put it aside');
   expect(await screen.findByText(/Name the project/)).toBeTruthy();
   type('For the project', 'Tags');
-  type('How much', '5');
+  type('How much', '500');
   press('Put it aside');
   expect(await screen.findByText(/more than is left and free/)).toBeTruthy();
   type('How much', '4');
