@@ -23,7 +23,7 @@ test('sorting out a pile: verdicts, what they free, left and taken up again, and
   await expect(page.getByRole('button', { name: new RegExp(name) })).toBeVisible();
   await page.goto(`${room.url}/journal`);
   await page
-    .getByRole('button', { name: `Undo: ${name}: decided.` })
+    .getByRole('button', { name: `Undo: ${name} is out of your stash. Its history stays.` })
     .first()
     .click();
   await expect(page.getByText(/changed since|Undone/).first()).toBeVisible();
