@@ -1,7 +1,13 @@
-/** Bundles the server: workspaces inlined, packages left outside. Plain `node apps/server/dist/main.js` runs it. */
+/**
+ * Bundles the server with the packages it uses: one file is read several times quicker than hundreds, by every process that
+ * starts. Packages with a part in machine code stay outside. Plain `node apps/server/dist/main.js` runs it.
+ */
+import { rmSync } from 'node:fs';
 import { build } from 'esbuild';
 import { at, ROOT } from './lib.mjs';
 
+const dist = at('apps/server/dist');
+rmSync(dist, { recursive: true, force: true });
 await build({
   absWorkingDir: ROOT,
   entryPoints: {
@@ -12,22 +18,18 @@ await build({
     worker: at('apps/server/src/aside/worker.ts'),
     readerProcess: at('apps/server/src/aside/readerProcess.ts'),
   },
-  outdir: at('apps/server/dist'),
+  outdir: dist,
   bundle: true,
   platform: 'node',
   target: 'node20',
   format: 'esm',
   splitting: true,
   sourcemap: true,
+  sourcesContent: false,
   logLevel: 'warning',
-  plugins: [
-    {
-      name: 'packages-outside',
-      setup({ onResolve }) {
-        onResolve({ filter: /^[^./]/ }, ({ path, kind }) =>
-          kind === 'entry-point' || path.startsWith('@red-shelf/') ? undefined : { path, external: true },
-        );
-      },
-    },
-  ],
+  external: ['sharp', 'libsql', 'color-name-list'],
+  // Packages written for require find it.
+  banner: {
+    js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
+  },
 });

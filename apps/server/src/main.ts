@@ -8,13 +8,14 @@ import { asideProcess } from './aside/beside';
 import { readerProcess } from './aside/reader';
 import { holdAlone } from './db/holdAlone';
 import { openedBeside } from './db/ownFiles';
-import { routesUnderWay } from './http/underWay';
+import { routesUnderWay, untilQuiet } from './http/underWay';
 import { openStore } from './db/open';
 import { photoProcesses } from './jobs/photoProcesses';
-import { prepareNames } from './services/colourNames';
+import { colourNames } from './services/colourNames';
 import { copyOfToday } from './services/copies';
 import { stashList, type Context } from './services/context';
 import { systemPorts } from './services/ports';
+import { hasPhotos } from './services/sweep';
 import { sweepTempFolders } from './services/tempFolder';
 import { chosenAddresses } from './share/addresses';
 import { shareDoor } from './share/door';
@@ -22,8 +23,8 @@ import { Sharing } from './share/sharing';
 import { saidOfSharing } from './share/terminal';
 import { endWith, settingsOf, sayWhyNot } from './start';
 
-/** So long the first screen has the server to itself, ms. */
-const WARM_AFTER_MS = 2000;
+/** Nobody has asked anything for so long: the first screen is served, ms. */
+const QUIET_MS = 2500;
 
 const settings = settingsOf(process.env);
 const log = pino({ level: settings.LOG_LEVEL });
@@ -84,10 +85,10 @@ const server = localDoor(inside, log, sharing).listen(settings.PORT, '127.0.0.1'
 // A page that rests a while still finds its line open: one that is closed the moment it asks again is an answer lost.
 server.keepAliveTimeout = 75_000;
 
-/** Once the first screen is served: what gaps and figures are worked out of is read, and kept. */
+/** Once nobody is waiting for anything: what gaps and figures are worked out of is read, and kept. */
 async function warmUp(): Promise<void> {
-  await new Promise((go) => setTimeout(go, WARM_AFTER_MS).unref());
-  await prepareNames();
+  await untilQuiet(QUIET_MS);
+  await colourNames();
   await reader('gaps');
   await reader('figures');
 }
@@ -113,7 +114,7 @@ const TIDY_MS = 3_600_000;
 /** Once a day: a copy of the stash beside it, and pictures that nothing speaks of. */
 async function tidy(): Promise<void> {
   try {
-    if (await copyOfToday(context, db)) await aside('sweep', { db });
+    if ((await copyOfToday(context, db)) && (await hasPhotos(photos.folder))) await aside('sweep', { db });
   } catch (error) {
     log.error({ err: error }, 'the copy of today could not be made');
   }

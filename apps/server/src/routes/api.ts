@@ -13,7 +13,7 @@ import { scannables } from '../devices/scanner';
 import { addMany, batchEdit } from '../services/batch';
 import { outLots } from '../db/outRepository';
 import { runCommand } from '../services/commands';
-import { coloursCalled, suggestColours } from '../services/colourNames';
+import { colourNames } from '../services/colourNames';
 import { stashList, type Context } from '../services/context';
 import { readHere } from '../services/reader';
 import { journal } from '../services/journal';
@@ -63,8 +63,12 @@ export function apiRoutes(context: Context, uploads: Uploads): Router {
   mountAsked(router, routes.applyArrange, (command, { body: { token, ...request } }) =>
     asideOf(context)('applyArrange', { command, request, token }),
   );
-  mount(router, routes.colourNames, ({ body }) => Promise.resolve({ names: suggestColours(body.query) }));
-  mount(router, routes.coloursCalled, ({ body }) => Promise.resolve({ names: coloursCalled(body.names) }));
+  mount(router, routes.colourNames, async ({ body }) => ({
+    names: (await colourNames()).suggest(body.query),
+  }));
+  mount(router, routes.coloursCalled, async ({ body }) => ({
+    names: (await colourNames()).called(body.names),
+  }));
   mount(router, routes.readColour, ({ body }) => Promise.resolve(readColour(body.on)));
   mount(router, routes.scannables, async () => ({ things: await scannables(context) }));
   mount(router, routes.previewImport, ({ params, body, signal }) =>

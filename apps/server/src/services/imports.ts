@@ -26,7 +26,7 @@ import { allSupplies } from '../db/supplyRepository';
 import { recordRow } from '../db/recordRepository';
 import { standingUnits } from '../db/unitRepository';
 import type { Readable } from '../db/tx';
-import { coloursCalled } from './colourNames';
+import { colourNames } from './colourNames';
 import { notFound, Refusal } from './refusal';
 import type { Context } from './context';
 import { supplyToView, unitToView } from './views';
@@ -115,7 +115,10 @@ async function moneyOf(db: Readable): Promise<{ currency?: string }> {
 }
 
 /** What is called a colour in the long list of names, as a form knows them too. */
-const colourCalled = (name: string): string | null => coloursCalled([name])[0]?.hex ?? null;
+async function coloursByName(): Promise<(name: string) => string | null> {
+  const names = await colourNames();
+  return (name) => names.called([name])[0]?.hex ?? null;
+}
 
 interface ListToPlan {
   readonly bytes: Uint8Array;
@@ -138,7 +141,7 @@ export async function planUpload(
       rows: table.rows,
       lines: table.lines,
       mapping: choices.mapping,
-      defaults: { ...choices.defaults, colourCalled, ...(await moneyOf(db)) },
+      defaults: { ...choices.defaults, colourCalled: await coloursByName(), ...(await moneyOf(db)) },
     },
     known,
   );

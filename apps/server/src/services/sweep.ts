@@ -45,6 +45,10 @@ async function hasNeighbour(db: string): Promise<boolean> {
   return false;
 }
 
+/** Whether there is anything to look through. */
+export const hasPhotos = async (folder: string): Promise<boolean> =>
+  (await readdir(folder).catch(() => [])).length > 0;
+
 /**
  * Removes pictures that nothing speaks of, and halves of files that a crash left. Answers how many files went. Where
  * another stash lies in the same folder nothing goes: its pictures are in the same place.
