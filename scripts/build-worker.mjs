@@ -11,6 +11,9 @@ const dist = at('apps/web/dist');
 /** Where the rest of the app is; the page fetches it when the first screen stands (src/frame/openOffline). */
 const scripts = '_expo/static/js/web';
 const rest = readdirSync(join(dist, scripts)).find((name) => /^rest-[0-9a-f]+\.js$/.test(name));
+// What two later pieces share the bundler puts into a script that every screen waits for: it was once 1.5 MB before anybody saw it.
+if (readdirSync(join(dist, scripts)).some((name) => name.startsWith('__common')))
+  throw new Error('Two pieces that come later share a module (apps/web/src/draw/printing.ts says how to mend it).');
 const named = `<meta name="rest" content="/${scripts}/${rest}" />`;
 const page = join(dist, 'index.html');
 writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${addFonts(dist)}${named}</head>`));

@@ -14,6 +14,7 @@ import { Button } from '../ui/Button';
 import { PrintButton } from '../ui/PrintButton';
 import { stripsKey } from './choose/Smooth';
 import { isWorthIt } from './verdict';
+import { printSides } from './print';
 
 /** What is being done with what was worked out. */
 export type Doing = 'begin' | 'apply' | null;
@@ -91,7 +92,7 @@ export function Acts({ plan, stash, request, working, outdated, onDo }: ActsProp
       <PrintButton
         label="Print now and planned"
         name="arranging.pdf"
-        make={async () => (await import('./print')).printSides(plan, stash, paperOf(preferences))}
+        make={() => printSides(plan, stash, paperOf(preferences))}
       />
     </View>
   );

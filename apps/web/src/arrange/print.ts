@@ -4,7 +4,6 @@ import { sayLeftOver } from '../copy/reasons';
 import { unitTitle } from '../copy/supply';
 import { many } from '../copy/words';
 import type { PaperSize } from '../draw/paper';
-import { Sheet } from '../draw/sheet';
 import type { Step } from './plan/step';
 import { sayRuns } from './runs';
 import { contentsOf } from './Sides';
@@ -12,6 +11,7 @@ import { sayVerdict } from './verdict';
 
 /** Now and planned side by side, place by place, with the verdict and where runs go on. */
 export async function printSides(plan: ArrangePreview, stash: Stash, paper: PaperSize): Promise<Blob> {
+  const { Sheet } = await import('../draw/printing');
   const sheet = await Sheet.open(paper);
   sheet.title('Now and planned');
   const { head, body } = sayVerdict(plan);
@@ -45,6 +45,7 @@ export async function printLifts(
   units: readonly UnitView[],
   paper: PaperSize,
 ): Promise<Blob> {
+  const { Sheet } = await import('../draw/printing');
   const sheet = await Sheet.open(paper);
   sheet.title(title);
   sheet.text(`${many(steps.length, 'lift')}. Each goes into a place that is empty by then, in this order.`);

@@ -68,7 +68,7 @@ export const asCsv = (wishes: readonly Wish[], units: Units): string =>
 
 /** The list to print, with squares to tick. */
 export async function printList(wishes: readonly Wish[], units: Units, paper: PaperSize): Promise<Blob> {
-  const { Sheet } = await import('../draw/sheet');
+  const { Sheet } = await import('../draw/printing');
   const sheet = await Sheet.open(paper);
   sheet.title('Shopping list');
   for (const { body } of wishes)

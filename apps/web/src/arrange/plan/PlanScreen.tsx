@@ -26,6 +26,7 @@ import { OldLabels } from './OldLabels';
 import type { Step } from './step';
 import { useLifting } from './useLifting';
 import { useCarrying } from './usePlan';
+import { printLifts } from '../print';
 
 /** A plan carried out lift by lift: each large, with where from and where to; stopped and gone on with at any time. */
 export function PlanScreen() {
@@ -133,8 +134,8 @@ export function PlanScreen() {
           <PrintButton
             label="Print the list"
             name="lifts.pdf"
-            make={async () =>
-              (await import('../print')).printLifts(
+            make={() =>
+              printLifts(
                 plan.body.name,
                 steps,
                 (spot) => (spot ? spotName(spot) : 'no place'),

@@ -42,7 +42,7 @@ export const leavingAsCsv = (supplies: readonly SupplyView[]): string =>
 
 /** The list to print, with squares to tick. */
 export async function printLeaving(supplies: readonly SupplyView[], paper: PaperSize): Promise<Blob> {
-  const { Sheet } = await import('../../draw/sheet');
+  const { Sheet } = await import('../../draw/printing');
   const sheet = await Sheet.open(paper);
   sheet.title('To sell or to give away');
   for (const supply of supplies)

@@ -77,7 +77,7 @@ export function Labels({ unit, slots }: { readonly unit: UnitView; readonly slot
   ): Promise<void> => {
     const mm = { widthMm: widthUm / UM_PER_MM, heightMm: heightUm / UM_PER_MM };
     // Loaded when labels are made, so that nobody else waits for it.
-    const { labelPdf, labelsOnPage } = await import('./labelPdf');
+    const { labelPdf, labelsOnPage } = await import('../../draw/printing');
     const sheet = paper === 'A4' ? 'a4' : 'letter';
     const { columns, rows } = labelsOnPage(mm, sheet);
     if (columns === 0 || rows === 0)

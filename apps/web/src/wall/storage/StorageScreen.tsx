@@ -24,6 +24,7 @@ import { RowLink } from '../../ui/RowLink';
 import { many } from '../../copy/words';
 import { NEW_PIECE, PieceForm } from '../unit/PieceForm';
 import { UnitEdit } from '../unit/UnitEdit';
+import { printPacking } from './packing';
 
 /** All storage: what stands on the wall with where it hurts, what is spare, what was retired, and what is still needed. */
 export function StorageScreen() {
@@ -74,8 +75,8 @@ export function StorageScreen() {
             <PrintButton
               label="Print a packing list"
               name="packing.pdf"
-              make={async () =>
-                (await import('./packing')).printPacking(stash, slots, {
+              make={() =>
+                printPacking(stash, slots, {
                   units: preferences.units,
                   paper: paperOf(preferences),
                 })

@@ -5,7 +5,6 @@ import { sayMass, type Units } from '../../copy/measure';
 import { unitTitle } from '../../copy/supply';
 import { many } from '../../copy/words';
 import type { PaperSize } from '../../draw/paper';
-import { Sheet } from '../../draw/sheet';
 
 /** More than this is heavy for one box, mg. */
 const HEAVY_MG = 15_000_000;
@@ -16,6 +15,7 @@ export async function printPacking(
   contents: ReadonlyMap<string, Contents>,
   { units, paper }: { readonly units: Units; readonly paper: PaperSize },
 ): Promise<Blob> {
+  const { Sheet } = await import('../../draw/printing');
   const sheet = await Sheet.open(paper);
   sheet.title('Packing list and restore sheet');
   sheet.text('Tick the first box when it is packed, the second when it is back in its place.');

@@ -1,15 +1,6 @@
 import { inkOn, type SlotLabel } from '@red-shelf/core';
 import type { PDFFont, PDFPage } from 'pdf-lib';
-import {
-  colourOf,
-  fitted,
-  INK,
-  MARGIN_MM,
-  openPaper,
-  PAGE_MM,
-  PT_PER_MM,
-  type PaperSize,
-} from '../../draw/paper';
+import { colourOf, fitted, INK, MARGIN_MM, openPaper, PAGE_MM, PT_PER_MM, type PaperSize } from './paper';
 
 const GAP_MM = 2;
 const PAD_MM = 1.5;
