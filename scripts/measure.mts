@@ -191,7 +191,7 @@ if (existsSync(scripts)) {
       name: name.replace(/-[0-9a-f]{32}/, ''),
       bytes: gzipSync(readFileSync(join(scripts, name))).length,
     }));
-  const atStart = sizes.filter(({ name }) => /^(entry|__common|__expo-metro-runtime|_layout)/.test(name));
+  const atStart = sizes.filter(({ name }) => /^(index|__common|__expo-metro-runtime|_layout)/.test(name));
   const kb = (list: { bytes: number }[]): string =>
     (list.reduce((sum, { bytes }) => sum + bytes, 0) / 1024).toFixed(0);
   console.log(

@@ -2,7 +2,28 @@
  * All that the first screen does without, in one piece that is fetched while the first screen is looked at: screens that are
  * not the wall or the stash, what opens on these, and the contract's schemas.
  */
-import './frame/noEval';
+import {
+  arrangeRequest,
+  batchSet,
+  groupBody,
+  newSupply,
+  preferencesBody,
+  recordBody,
+  routes,
+} from '@red-shelf/contract';
+import { noEval } from './frame/noEval';
+
+/** Run in turn, others' turns between, before anything here is drawn: schemas are much for a phone at once. */
+export const inTurn: readonly (() => unknown)[] = [
+  noEval,
+  () => arrangeRequest,
+  () => groupBody,
+  () => preferencesBody,
+  () => recordBody,
+  () => newSupply,
+  () => batchSet,
+  () => routes,
+];
 
 export { ArrangeScreen } from './arrange/ArrangeScreen';
 export { FamiliesScreen } from './arrange/families/FamiliesScreen';

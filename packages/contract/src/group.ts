@@ -52,3 +52,4 @@ export const groupBody = z.object({
   /** Palettes: the unit that holds it instead of a family. */
   home: id.nullable().default(null),
 });
+export type GroupBody = z.infer<typeof groupBody>;

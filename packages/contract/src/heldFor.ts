@@ -1,5 +1,6 @@
 import { formOf, holdsBack, lessHeld, type Posted, type Supply, takenBy } from '@red-shelf/core';
-import type { GroupBody, RecordBody } from './records';
+import type { GroupBody } from './group';
+import type { RecordBody } from './records';
 
 /** The kit or the project an act was done for; null where its id names neither. `recordOf` knows records by id. */
 export function readHeldFor(

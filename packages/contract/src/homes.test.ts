@@ -1,6 +1,7 @@
 import { DEFAULT_SCHEME, type Ordering } from '@red-shelf/core';
 import { homesIn, planDrawerOf } from './homes';
-import { recordBody, type DrawersBody, type RecordBody } from './records';
+import { recordBody, type RecordBody } from './records';
+import type { DrawersBody } from './records/drawers';
 import type { SupplyView } from './supply';
 
 const ORDERING: Ordering = { ...DEFAULT_SCHEME, recipes: {} };

@@ -9,7 +9,8 @@ import {
   type RoomNow,
   type Sortable,
 } from '@red-shelf/core';
-import type { DrawersBody, RecordBody } from './records';
+import type { RecordBody } from './records';
+import type { DrawersBody } from './records/drawers';
 import type { SupplyView } from './supply';
 
 export type SortableSupply = SupplyView & Sortable;

@@ -13,9 +13,9 @@ export {
   type Strips,
   type StripsRequest,
 } from './arrange';
-export { wishBody, type HushBody, type WishBody } from './records';
+export { wishBody, type HushBody, type WishBody } from './records/wish';
 export { figuresView, type FiguresView } from './figures';
-export { groupBody } from './group';
+export { groupBody, type GroupBody } from './group';
 export { GAP_QUESTIONS, gapsView, type GapQuestion, type GapsView } from './gaps';
 export { planOf, spotsOf, type PlanBody } from './plan';
 export { batchSet, MOST_AT_ONCE, type BatchSet } from './batch';
@@ -48,26 +48,12 @@ export {
   type ShareView,
 } from './share';
 export { MOST_RANGE_BYTES, rangeReading, type RangeReadingView } from './rangeFile';
-export {
-  needBody,
-  preferencesBody,
-  NUDGES,
-  rangeBody,
-  recordBody,
-  type DealtWith,
-  type DoneBody,
-  type ChallengeBody,
-  type DrawersBody,
-  type GroupBody,
-  type NeedBody,
-  type OrderBody,
-  type Nudge,
-  type Preferences,
-  type RangeBody,
-  type RecordBody,
-  type RecordView,
-  type SessionBody,
-} from './records';
+export { needBody, type ChallengeBody, type NeedBody } from './records/need';
+export { NUDGES, preferencesBody, type Nudge, type Preferences } from './records/preferences';
+export { rangeBody, type RangeBody } from './records/range';
+export { type DealtWith, type DoneBody, type SessionBody } from './records/sitting';
+export { type DrawersBody, type OrderBody } from './records/drawers';
+export { recordBody, type RecordBody, type RecordView } from './records';
 export { renamed } from './renamed';
 export { oldReservationsOf, projectNames, projectRow, withoutReservations } from './reservations';
 export { dealtWithIn, doneRow, oldEntriesOf } from './sittings';

@@ -20,7 +20,7 @@ export const planBody = z.object({
   moves: z
     .array(z.tuple([z.string().min(1).max(80), at, at]))
     .min(1, 'There is nothing to move.')
-    .max(MOST_MOVES, `At most ${MOST_MOVES.toLocaleString('en')} things in one plan.`),
+    .max(MOST_MOVES, 'At most 20,000 things in one plan.'),
 });
 export type PlanBody = z.infer<typeof planBody>;
 

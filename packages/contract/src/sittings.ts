@@ -1,4 +1,5 @@
-import type { DealtWith, RecordView } from './records';
+import type { RecordView } from './records';
+import type { DealtWith } from './records/sitting';
 
 /** What a sitting has dealt with, each thing once and in the order it was, the last word on it counting. */
 export function dealtWithIn(

@@ -10,12 +10,25 @@ type Drawn = {
 };
 
 let here: Rest | null = null;
+let coming: Promise<Rest> | undefined;
+/** Others have their turn: what waits for a touch, and what is to be painted. */
+const othersFirst = (): Promise<void> => new Promise((go) => setTimeout(go));
+
+/** Run piece by piece: all at once would keep a phone from answering for a second. */
+async function fetched(): Promise<Rest> {
+  const all = await import('../rest');
+  for (const step of all.inTurn) {
+    await othersFirst();
+    step();
+  }
+  return (here = all);
+}
 /** Fetches the rest of the app; what could not be had is asked for again. */
-export async function rest(): Promise<Rest> {
-  return (here ??= await import('../rest').catch((error: unknown) => {
+export const rest = (): Promise<Rest> =>
+  (coming ??= fetched().catch((error: unknown) => {
+    coming = undefined;
     throw error instanceof ApiError ? error : lost();
   }));
-}
 
 const Unreached = () => <Waiting error={lost()} />;
 
@@ -24,7 +37,11 @@ export function later<K extends keyof Rest>(name: K): Drawn[K] {
   const drawn = (all: Rest) => all[name] as ComponentType<object>;
   const Lazy = lazy(() =>
     rest().then(
-      (all) => ({ default: drawn(all) }),
+      async (all) => {
+        const screen = drawn(all);
+        await othersFirst();
+        return { default: screen };
+      },
       () => ({ default: Unreached as ComponentType<object> }),
     ),
   );

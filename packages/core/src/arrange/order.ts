@@ -2,6 +2,7 @@ import { groupOf, type Family, type FamilyGroup } from '../colour/families';
 import { familyOf, type Finish } from '../colour/family';
 import { chromaOf, hueOf, labOf, type Lab } from '../colour/lab';
 import { DEFAULT_SCHEME, familyRanks, type Scheme } from './scheme';
+import { naturally } from '../text/natural';
 
 /** The least a thing needs to take its place in a rainbow. */
 export interface ColouredItem {
@@ -53,12 +54,10 @@ const by =
     value(a) - value(b);
 const byId: Order<{ id: string }> = (a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
 
-/** Numbers in names count as numbers: 9 before 10. */
-const NATURAL = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
 const nameOf = ({ item }: Keyed<unknown>): string => (item as Pick<ColouredItem, 'name'>).name ?? '';
 /** What has no colour is filed by its name. */
 const byNameIfPlain: Order<Keyed<unknown>> = (a, b) =>
-  a.family === 'none' && b.family === 'none' ? NATURAL.compare(nameOf(a), nameOf(b)) : 0;
+  a.family === 'none' && b.family === 'none' ? naturally(nameOf(a), nameOf(b)) : 0;
 
 /** Family, then lightness, then chroma and hue; the id last, so that the order is total. */
 export function makeRainbowOrder(scheme: Scheme = DEFAULT_SCHEME): Order<Keyed<unknown>> {

@@ -16,6 +16,7 @@ import {
   type SortKey,
 } from './headings';
 import { familyRanks, type Scheme } from './scheme';
+import { naturally } from '../text/natural';
 
 /** Headings that come in an order of their own. */
 const LISTS: Partial<Record<SortKey, readonly string[]>> = {
@@ -36,9 +37,6 @@ const LAST = new Set([
   'no purpose',
   'hardly a hue',
 ]);
-
-/** Names with numbers in them sort by the number: 9 before 10. */
-const NATURAL = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
 
 type Order = (a: Sortable, b: Sortable) => number;
 
@@ -62,7 +60,7 @@ export function makeRecipeOrder(
     .map((key): Order => {
       if (key === 'family') return (a, b) => ranks[a.family] - ranks[b.family];
       if (key === 'lightness') return byLightness;
-      if (key === 'name' || key === 'code') return (a, b) => NATURAL.compare(a[key], b[key]);
+      if (key === 'name' || key === 'code') return (a, b) => naturally(a[key], b[key]);
       const list = LISTS[key];
       const own = key === 'purpose' ? purposeRanks(scheme) : null;
       return (a, b) => {
@@ -71,13 +69,13 @@ export function makeRecipeOrder(
         if (list) return list.indexOf(p) - list.indexOf(q);
         const byOwn = own ? (own.get(p) ?? own.size) - (own.get(q) ?? own.size) : 0;
         if (byOwn !== 0) return byOwn;
-        return Number(LAST.has(p)) - Number(LAST.has(q)) || NATURAL.compare(p, q);
+        return Number(LAST.has(p)) - Number(LAST.has(q)) || naturally(p, q);
       };
     });
   const rest: Order[] = [
     // What has no colour is filed behind the rest, by its name.
     (a, b) => Number(a.family === 'none') - Number(b.family === 'none'),
-    (a, b) => (a.family === 'none' && b.family === 'none' ? NATURAL.compare(a.name, b.name) : 0),
+    (a, b) => (a.family === 'none' && b.family === 'none' ? naturally(a.name, b.name) : 0),
     byLightness,
     (a, b) => chromaOf(a.lab) - chromaOf(b.lab),
     (a, b) => hueOf(a.lab) - hueOf(b.lab),

@@ -1,0 +1,136 @@
+import type { Locator, Page } from '@playwright/test';
+
+interface Screen {
+  readonly name: string;
+  readonly path: string;
+  /** What shows that the screen stands. */
+  readonly stands: (page: Page) => Locator;
+}
+interface Act {
+  readonly name: string;
+  readonly path: string;
+  readonly act: (page: Page) => Promise<unknown>;
+}
+
+const heading = (name: string | RegExp) => (page: Page) => page.getByRole('heading', { name }).first();
+const button = (name: string | RegExp) => (page: Page) => page.getByRole('button', { name }).first();
+const textbox = (name: string) => (page: Page) => page.getByRole('textbox', { name }).first();
+
+/** The main screens, and what stands on each when it is there. */
+export const SCREENS: readonly Screen[] = [
+  { name: 'the wall', path: '/', stands: button(/^Slot /) },
+  { name: 'the stash', path: '/stash', stands: (page) => page.locator('[role=main] [role=button]').nth(6) },
+  { name: 'Add', path: '/stash/add', stands: textbox('Name') },
+  { name: 'Do I own it?', path: '/stash/own', stands: (page) => page.locator('input').first() },
+  { name: 'Arrange', path: '/arrange', stands: button(/^(Begin: |Nothing to lift)/) },
+  { name: 'the bench', path: '/bench', stands: (page) => page.locator('[role=main] [role=button]').nth(3) },
+  { name: 'Cut', path: '/bench/cut', stands: heading(/./) },
+  { name: 'Gaps', path: '/gaps', stands: (page) => page.locator('[role=main] [role=button]').nth(6) },
+  { name: 'Worth a look', path: '/gaps/look', stands: heading(/./) },
+  { name: 'Sort out', path: '/gaps/sort-out', stands: button(/with a question mark/) },
+  { name: 'Figures', path: '/gaps/figures', stands: heading(/./) },
+  { name: 'Shopping', path: '/gaps/shopping', stands: heading(/./) },
+  { name: 'Storage', path: '/storage', stands: button(/./) },
+  { name: 'the journal', path: '/journal', stands: button(/./) },
+  { name: 'Data', path: '/data', stands: button('Save as CSV') },
+  { name: 'Settings', path: '/settings', stands: button(/./) },
+];
+
+const SEARCH = 'Colour, name, code or place';
+const link = (name: string, screen: string): Act => ({
+  name: `going to ${screen}`,
+  path: '/',
+  act: (page) => page.getByRole('link', { name, exact: true }).first().click(),
+});
+/** From place to place in the app as it is open. */
+export const FROM_THE_WALL: readonly Act[] = [
+  link('Stash', 'the stash'),
+  link('Arrange', 'Arrange'),
+  link('Bench', 'the bench'),
+  link('Gaps', 'Gaps'),
+  link('Wall', 'the wall'),
+];
+
+/** A list as another program would write it. */
+const list = (rows: number): string =>
+  [
+    'Name,Kind,Colour,Maker,Amount',
+    ...Array.from({ length: rows }, (_, i) => {
+      const hex = ((i * 2654435761) & 0xffffff).toString(16).padStart(6, '0');
+      return `Row ${i},${['ink', 'marker', 'cardstock', 'ribbon', 'sticker'][i % 5]},#${hex},Tarnwick Mill,${1 + (i % 9)}`;
+    }),
+  ].join('\n');
+
+export const ACTS: readonly Act[] = [
+  ...['grean card', 'a1', 'low'].map((words) => ({
+    name: `searching “${words}”`,
+    path: '/stash',
+    act: (page: Page) => page.getByLabel(SEARCH).pressSequentially(words, { delay: 120 }),
+  })),
+  {
+    name: 'typing into Add',
+    path: '/stash/add',
+    act: async (page) => {
+      await textbox('Name')(page).pressSequentially('Harbour green', { delay: 120 });
+      await page.getByLabel('Colour', { exact: true }).pressSequentially('sea green', { delay: 120 });
+    },
+  },
+  {
+    name: 'asking “Do I own it?”',
+    path: '/stash/own',
+    act: (page) => page.locator('input').first().pressSequentially('dark green ribbon', { delay: 120 }),
+  },
+  {
+    name: 'a thing opened from the list',
+    path: '/stash',
+    act: (page) => page.locator('[role=main] [role=button]').nth(6).click(),
+  },
+  {
+    name: 'dragging from slot to slot',
+    path: '/',
+    act: async (page) => {
+      const slots = page.getByRole('button', { name: /^Slot / });
+      const middle = async (nth: number) => {
+        const box = await slots.nth(nth).boundingBox();
+        return { x: (box?.x ?? 0) + (box?.width ?? 0) / 2, y: (box?.y ?? 0) + (box?.height ?? 0) / 2 };
+      };
+      const [from, to] = [await middle(0), await middle(7)];
+      await page.mouse.move(from.x, from.y);
+      await page.mouse.down();
+      await page.mouse.move(from.x + 14, from.y + 4, { steps: 4 });
+      await page.getByRole('complementary', { name: 'In hand' }).waitFor();
+      await page.mouse.move(to.x, to.y, { steps: 12 });
+      await page.mouse.up();
+    },
+  },
+  {
+    name: 'arranging: another kind, begun, three lifts',
+    path: '/arrange',
+    act: async (page) => {
+      const ready = page.getByRole('button', { name: /^Begin: / });
+      await page.getByRole('button', { name: /^What: / }).click();
+      const answer = page.waitForResponse((response) => response.url().endsWith('/arrange/preview'));
+      await page.getByRole('checkbox', { name: 'Markers', exact: true }).click();
+      await answer;
+      await ready.click();
+      for (let lift = 0; lift < 3; lift++) {
+        await page.getByRole('button', { name: /^Done/ }).click();
+        await page.waitForTimeout(1200);
+      }
+    },
+  },
+  {
+    name: 'importing a list of 2,000 rows',
+    path: '/data/import',
+    act: async (page) => {
+      const chooser = page.waitForEvent('filechooser');
+      await page.getByRole('button', { name: 'Choose a CSV' }).click();
+      await (
+        await chooser
+      ).setFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(list(2000)) });
+      const bring = page.getByRole('button', { name: /^(Import|Bring in|Add) .*\d/ }).first();
+      await bring.click({ timeout: 60_000 });
+      await page.waitForTimeout(5000);
+    },
+  },
+];
