@@ -423,3 +423,4 @@ export {
 } from './bench/scraps';
 export { KIT_TOOLS, usualKit, type KitNeed, type KitTool } from './bench/usualKit';
 export { carriedWhole, pullList, type PullList, type PullRow, type PullTray } from './bench/pullList';
+export { byText } from './text/byText';

@@ -1,3 +1,4 @@
+import { byText } from '@red-shelf/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { recordsOf, useRecords, useStash } from '../api/queries';
 import { many } from '../copy/words';
@@ -20,7 +21,7 @@ export function KitsScreen() {
   const current = groups.find((group) => group.id === id);
   if (current) return <GroupPage key={current.id} group={current} stash={stash} />;
   const oldest = [...groups].sort((p, q) =>
-    (p.body.acquiredOn ?? p.createdAt).localeCompare(q.body.acquiredOn ?? q.createdAt),
+    byText(p.body.acquiredOn ?? p.createdAt, q.body.acquiredOn ?? q.createdAt),
   );
   return (
     <Page title="Projects, kits and packs" narrow aside="Oldest first">

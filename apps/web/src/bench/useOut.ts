@@ -1,4 +1,4 @@
-import { backTo, HAND_ID, type BackTo } from '@red-shelf/core';
+import { backTo, HAND_ID, type BackTo, byText } from '@red-shelf/core';
 import type { HoldingView, SupplyView } from '@red-shelf/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -36,7 +36,7 @@ export function useOut(stash: Stash | undefined): readonly Out[] {
             return { supply, lot, since, back: backTo({ supply, lot }, from, unit, room) };
           }),
       )
-      .sort((p, q) => (q.since ?? '').localeCompare(p.since ?? ''));
+      .sort((p, q) => byText(q.since ?? '', p.since ?? ''));
   }, [stash, data, room]);
 }
 

@@ -31,6 +31,7 @@ import {
 } from './rows';
 import { aboutOf, useGaps } from './useGaps';
 import { useWishes } from './useWish';
+import { InTurn } from '../ui/InTurn';
 
 /** Rows drawn at first, and how many each “show more” adds: nobody buys a thousand things at once. */
 const ROWS = 40;
@@ -128,7 +129,9 @@ export function GapsScreen() {
       ) : (
         <GapActsProvider>
           <View role="list" style={styles.list}>
-            {shown.slice(0, most)}
+            <InTurn first={4} step={2}>
+              {shown.slice(0, most)}
+            </InTurn>
           </View>
         </GapActsProvider>
       )}

@@ -24,6 +24,7 @@ import { sayWhat, unitTitle } from '../copy/supply';
 import { sayLeftOver } from '../copy/reasons';
 import { many } from '../copy/words';
 import type { Where } from '../api/where';
+import { eachOnce } from './eachOnce';
 
 /** One thing worth a look, and why. */
 export interface Look {
@@ -90,49 +91,55 @@ function partnerLooks(supplies: readonly SupplyView[], { partnerHabits }: Prefer
 const NO_LOT = { id: '', as: 'whole', items: 1, left: 1, spot: null } as const;
 const lodgerOf = (supply: SupplyView): Lodger => ({ supply, lot: mainOf(supply) ?? NO_LOT });
 
-/** Reads the whole stash for what is worth a look. `now` is ms since 1970. */
+/** Reads the whole stash for what is worth a look, each nudge when it is first read. `now` is ms since 1970. */
 export function lookAt(stash: Stash, preferences: Preferences, now: number, whereIs: Where): Looks {
   const { supplies: here, wall } = stash;
   const onWall = wall.units.filter(isOnWall);
   const deep = new Set(wall.units.filter(({ facts }) => facts.reach === 'far').map(({ id }) => id));
-  const due = dueOnes(here, format(now, 'yyyy-MM-dd'));
+  let known: ReturnType<typeof dueOnes<SupplyView>> | undefined;
+  const due = () => (known ??= dueOnes(here, format(now, 'yyyy-MM-dd')));
   const where = (supply: SupplyView): string => whereIs(supply) ?? 'no place';
-  return {
-    due: due
-      .filter((each) => each.due)
-      .map(({ item, why, on }) => ({
+  return eachOnce<Looks>({
+    due: () =>
+      due()
+        .filter((each) => each.due)
+        .map(({ item, why, on }) => ({
+          supply: item,
+          why,
+          reason:
+            why === 'trial'
+              ? `on trial, to be decided${on ? ` by ${day(on)}` : ''}`
+              : `set aside for ${item.facts.dormant?.purpose ?? ''}, to wake on ${on ? day(on) : ''}`,
+        })),
+    waiting: () => due().filter((each) => !each.due).length,
+    forgotten: () =>
+      forgottenTen(
+        here.map((supply) => ({
+          ...supply,
+          outOfSight: !hasPlace(supply) || unitIdsOf(supply).some((id) => deep.has(id)),
+        })),
+        now,
+      ).flatMap(({ id }) => {
+        const supply = stash.byId.get(id);
+        return supply ? [{ supply, reason: `${sayLastUsed(supply)} · ${where(supply)}` }] : [];
+      }),
+    caps: () => overCaps(stash, preferences, now),
+    partners: () => partnerLooks(here, preferences),
+    unused: () =>
+      neverUsed(here, now).map(({ item, why, days }) => ({
         supply: item,
-        why,
-        reason:
-          why === 'trial'
-            ? `on trial, to be decided${on ? ` by ${day(on)}` : ''}`
-            : `set aside for ${item.facts.dormant?.purpose ?? ''}, to wake on ${on ? day(on) : ''}`,
+        reason: `${why} · here for ${many(Math.round(days / 30), 'month')} · ${sayWhat(item)}`,
       })),
-    waiting: due.filter((each) => !each.due).length,
-    forgotten: forgottenTen(
-      here.map((supply) => ({
-        ...supply,
-        outOfSight: !hasPlace(supply) || unitIdsOf(supply).some((id) => deep.has(id)),
+    seasons: () =>
+      here.flatMap((supply) => {
+        const season = seasonOf(supply.facts);
+        if (!season || seasonState(season, now, preferences.hemisphere) !== 'soon') return [];
+        return [{ supply, reason: `for ${season}, which begins within a month · ${where(supply)}` }];
+      }),
+    misfits: () =>
+      misfits(here, lodgerOf, onWall).map(({ item, refusal }) => ({
+        supply: item,
+        reason: `${formOf(item.kind, item.form).name}: fits no rack; ${sayLeftOver(refusal)}`,
       })),
-      now,
-    ).flatMap(({ id }) => {
-      const supply = stash.byId.get(id);
-      return supply ? [{ supply, reason: `${sayLastUsed(supply)} · ${where(supply)}` }] : [];
-    }),
-    caps: overCaps(stash, preferences, now),
-    partners: partnerLooks(here, preferences),
-    unused: neverUsed(here, now).map(({ item, why, days }) => ({
-      supply: item,
-      reason: `${why} · here for ${many(Math.round(days / 30), 'month')} · ${sayWhat(item)}`,
-    })),
-    seasons: here.flatMap((supply) => {
-      const season = seasonOf(supply.facts);
-      if (!season || seasonState(season, now, preferences.hemisphere) !== 'soon') return [];
-      return [{ supply, reason: `for ${season}, which begins within a month · ${where(supply)}` }];
-    }),
-    misfits: misfits(here, lodgerOf, onWall).map(({ item, refusal }) => ({
-      supply: item,
-      reason: `${formOf(item.kind, item.form).name}: fits no rack; ${sayLeftOver(refusal)}`,
-    })),
-  };
+  });
 }

@@ -7,6 +7,7 @@ import { Icon } from './Icon';
 import { placeAbove } from './places';
 import { Txt } from './Txt';
 import { useWide } from './useWide';
+import { InTurn } from './InTurn';
 
 interface PageHeadProps {
   readonly title: string;
@@ -55,7 +56,7 @@ export function Page({ children, narrow = false, ...head }: PageProps) {
   return (
     <ScrollView style={styles.page} contentContainerStyle={[styles.inside, narrow && styles.narrow]}>
       <PageHead {...head} />
-      {children}
+      <InTurn>{children}</InTurn>
     </ScrollView>
   );
 }

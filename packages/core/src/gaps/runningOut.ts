@@ -6,6 +6,7 @@ import { leftInAll } from '../stock/leftInAll';
 import { restockOf } from '../stock/restock';
 import type { Stock } from '../stock/stock';
 import { useOf } from '../stock/usage';
+import { byText } from '../text/byText';
 
 /** A supply as it is asked whether it runs out. */
 export type Running = StockHistory & { readonly id: string; readonly stock: Stock };
@@ -84,9 +85,9 @@ const when = ({ runsOut }: RunningRow<unknown>): string => runsOut?.median ?? '9
 /** What is out first, then what is used up the soonest, then what is used most. */
 export const soonestFirst = <T extends Running>(p: RunningRow<T>, q: RunningRow<T>): number =>
   RANK[p.state] - RANK[q.state] ||
-  when(p).localeCompare(when(q)) ||
+  byText(when(p), when(q)) ||
   useOf(q.item) - useOf(p.item) ||
-  (p.item.id < q.item.id ? -1 : 1);
+  byText(p.item.id, q.item.id);
 
 /**
  * What is out, low, or will be within six weeks at the pace it goes: out first, then the soonest. Used up after steady use asks for

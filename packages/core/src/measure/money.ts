@@ -4,13 +4,22 @@ export interface Money {
   readonly currency: string;
 }
 
+const decimals = new Map<string, number>();
+
 /** How many decimals a currency has: 2 for the euro, 0 for the yen, 3 for the dinar of Kuwait (ISO 4217, as the platform knows it). */
 export function decimalsOf(currency: string): number {
+  const known = decimals.get(currency) ?? askedDecimals(currency);
+  decimals.set(currency, known);
+  return known;
+}
+
+function askedDecimals(currency: string): number {
   try {
-    return (
-      new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ??
-      2
-    );
+    const { maximumFractionDigits } = new Intl.NumberFormat('en', {
+      style: 'currency',
+      currency,
+    }).resolvedOptions();
+    return maximumFractionDigits ?? 2;
   } catch {
     return 2;
   }

@@ -1,5 +1,6 @@
 import type { Facts } from '../stash/facts';
 import { inStash } from '../stash/standing';
+import { byText } from '../text/byText';
 
 /** Something whose day to decide or to wake has come, or comes soon. */
 export interface Due<T> {
@@ -27,8 +28,5 @@ export function dueOnes<T extends { readonly id: string; readonly facts: Facts }
         : []),
     ];
   });
-  return found.sort(
-    (p, q) =>
-      (p.on ?? '').localeCompare(q.on ?? '') || (p.item.id < q.item.id ? -1 : p.item.id > q.item.id ? 1 : 0),
-  );
+  return found.sort((p, q) => byText(p.on ?? '', q.on ?? '') || byText(p.item.id, q.item.id));
 }

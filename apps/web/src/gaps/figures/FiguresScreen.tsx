@@ -18,6 +18,7 @@ import { InAndOut } from './InAndOut';
 import { Lasts } from './Lasts';
 import { Months } from './Months';
 import { Worth } from './Worth';
+import { InTurn } from '../../ui/InTurn';
 
 /** What comes in, what goes out, what there is: charts, each with its table and its file. */
 export function FiguresScreen() {
@@ -52,12 +53,12 @@ export function FiguresScreen() {
         <Note sort="attention">Red Shelf does not answer: what was bought and used is not known here.</Note>
       )}
       {figures.data && (
-        <>
+        <InTurn first={1}>
           <Months kind={kind} months={figures.data.months} units={units} />
           <Lasts kind={kind} rates={figures.data.rates} units={units} />
           <InAndOut months={figures.data.months} units={units} />
           <Worth worth={figures.data.worth} byId={stash.byId} supplies={stash.supplies} />
-        </>
+        </InTurn>
       )}
     </Page>
   );

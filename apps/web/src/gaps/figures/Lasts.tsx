@@ -1,4 +1,4 @@
-import { FAMILY_GROUP_INFO, inkOn, KIND_DEFINITIONS, type Kind } from '@red-shelf/core';
+import { FAMILY_GROUP_INFO, inkOn, KIND_DEFINITIONS, type Kind, byText } from '@red-shelf/core';
 import type { FiguresView } from '@red-shelf/contract';
 import { scaleTime } from 'd3-scale';
 import Svg, { G, Line, Rect } from 'react-native-svg';
@@ -26,7 +26,7 @@ export function Lasts({ kind, rates, units }: LastsProps) {
   const all = own.find(({ group }) => group === null);
   const rows = own
     .filter((each) => each.group !== null && each.runsOut !== null)
-    .sort((p, q) => (p.runsOut?.median ?? '').localeCompare(q.runsOut?.median ?? ''));
+    .sort((p, q) => byText(p.runsOut?.median ?? '', q.runsOut?.median ?? ''));
   const monthly = (perDay: number): string => {
     const amount = perDay * A_MONTH;
     return sayOfKind(kind, amount < 10 ? Number(amount.toFixed(1)) : Math.round(amount), units);

@@ -4,19 +4,17 @@ import { StyleSheet, View } from 'react-native';
 import { usePreferences, useStash } from '../../api/queries';
 import { usePreferenceChange } from '../../api/usePreferenceChange';
 import { NUDGE_TITLES } from '../../copy/nudges';
-import { many } from '../../copy/words';
 import { Waiting } from '../../ui/Waiting';
 import { ReasonRow } from '../../row/ReasonRow';
-import { sayUsed } from '../../copy/history';
 import { space } from '../../theme/tokens';
 import { Button } from '../../ui/Button';
 import { Columns } from '../../ui/Columns';
-import { Note } from '../../ui/Note';
 import { Page } from '../../ui/Page';
 import { Txt } from '../../ui/Txt';
 import { Challenge } from '../../judge/Challenge';
-import { DormantRow, ForgottenRow, LeaveRow, TrialRow, UnusedRow } from './rows';
+import { DormantRow, ForgottenRow, TrialRow, UnusedRow } from './rows';
 import { Section } from './Section';
+import { OverCaps } from './OverCaps';
 import { useLooks } from './useLooks';
 
 /** What the app would like one to look at: each nudge with its reason, each can be switched off. */
@@ -30,9 +28,6 @@ export function LookScreen() {
   const on = (nudge: Nudge): boolean => !muted.includes(nudge);
   const mute = (nudge: Nudge) => () => keep.mutate({ muted: [...muted, nudge] });
   const section = (nudge: Nudge) => ({ title: NUDGE_TITLES[nudge], onMute: mute(nudge) });
-  const leaving = looks.caps.flatMap(({ what, verdict }) =>
-    verdict.candidates.map((supply) => ({ supply, what })),
-  );
   return (
     <Page title="Worth a look" aside="Each can be switched off">
       <Columns
@@ -42,7 +37,7 @@ export function LookScreen() {
               <Section
                 {...section('due')}
                 why={`Trials and sleeping purposes whose day has come. ${looks.waiting} more wait for theirs.`}
-                items={looks.due}
+                items={() => looks.due}
                 row={({ why, ...look }) =>
                   why === 'trial' ? (
                     <TrialRow key={look.supply.id} {...look} />
@@ -52,33 +47,13 @@ export function LookScreen() {
                 }
               />
             )}
-            {on('caps') && (
-              <Section
-                {...section('caps')}
-                why="Where a limit is passed, something must leave; these would be missed least."
-                items={leaving}
-                row={({ supply, what }) => (
-                  <LeaveRow
-                    key={`${what} ${supply.id}`}
-                    supply={supply}
-                    reason={`${what} · ${sayUsed(supply)}`}
-                  />
-                )}
-              >
-                {looks.caps.map(({ what, verdict }) => (
-                  <Note key={what} sort="attention">
-                    {`${what}: ${verdict.count} where ${verdict.cap} may be. ${many(verdict.mustLeave, 'thing')} must leave.`}
-                  </Note>
-                ))}
-                <Button label="Set limits" onPress={() => router.push('/storage')} />
-              </Section>
-            )}
+            {on('caps') && <OverCaps looks={looks} onMute={mute('caps')} />}
             {on('forgotten') && (
               <>
                 <Section
                   {...section('forgotten')}
                   why="Out of sight or idle the longest; another ten next week."
-                  items={looks.forgotten}
+                  items={() => looks.forgotten}
                   row={(look) => <ForgottenRow key={look.supply.id} {...look} />}
                 />
                 <Challenge stash={stash} />
@@ -88,7 +63,7 @@ export function LookScreen() {
               <Section
                 {...section('seasons')}
                 why="They come into sight a month ahead."
-                items={looks.seasons}
+                items={() => looks.seasons}
                 row={(look) => <ReasonRow key={look.supply.id} {...look} />}
               >
                 <Button label="Seasons in Settings" onPress={() => router.push('/settings')} />
@@ -102,7 +77,7 @@ export function LookScreen() {
               <Section
                 {...section('partners')}
                 why="What works with it and is not here, the most used first; only sorts you have some of."
-                items={looks.partners}
+                items={() => looks.partners}
                 row={(look) => <ReasonRow key={look.supply.id} {...look} />}
               />
             )}
@@ -110,7 +85,7 @@ export function LookScreen() {
               <Section
                 {...section('unused')}
                 why="Here for a season and not used once. Say why: what you do not like comes up when you sort out."
-                items={looks.unused}
+                items={() => looks.unused}
                 row={(look) => <UnusedRow key={look.supply.id} {...look} />}
               />
             )}
@@ -118,7 +93,7 @@ export function LookScreen() {
               <Section
                 {...section('misfits')}
                 why="Larger than every slot made for its kind, as it was measured."
-                items={looks.misfits}
+                items={() => looks.misfits}
                 row={(look) => <ReasonRow key={look.supply.id} {...look} />}
               />
             )}

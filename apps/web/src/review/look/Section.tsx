@@ -11,14 +11,16 @@ interface SectionProps<T> {
   readonly title: string;
   /** One line: what this is, and what one does about it. */
   readonly why: string;
-  readonly items: readonly T[];
+  /** Worked out when the section is drawn. */
+  readonly items: () => readonly T[];
   readonly onMute: () => void;
   readonly row: (item: T) => ReactNode;
   readonly children?: ReactNode;
 }
 
 /** One nudge: why, the first few, the rest on asking, and a way to switch it off. */
-export function Section<T>({ title, why, items, onMute, row, children }: SectionProps<T>) {
+export function Section<T>({ title, why, items: read, onMute, row, children }: SectionProps<T>) {
+  const items = read();
   const [all, setAll] = useState(false);
   return (
     <View style={styles.box} role="region" aria-label={title}>

@@ -25,6 +25,7 @@ import { many } from '../../copy/words';
 import { NEW_PIECE, PieceForm } from '../unit/PieceForm';
 import { UnitEdit } from '../unit/UnitEdit';
 import { printPacking } from './packing';
+import { InTurn } from '../../ui/InTurn';
 
 /** All storage: what stands on the wall with where it hurts, what is spare, what was retired, and what is still needed. */
 export function StorageScreen() {
@@ -83,14 +84,16 @@ export function StorageScreen() {
               }
             />
             <View role="list" aria-label="Storage, where it hurts most first" style={styles.list}>
-              {onWall.map(({ unit, pains }) => (
-                <UnitRow
-                  key={unit.id}
-                  unit={unit}
-                  aside={[sayFilled(unit, slots.get(unit.id) ?? []), ...standsIn(unit)].join(' · ')}
-                  flags={pains.map(sayPain)}
-                />
-              ))}
+              <InTurn first={4} step={2}>
+                {onWall.map(({ unit, pains }) => (
+                  <UnitRow
+                    key={unit.id}
+                    unit={unit}
+                    aside={[sayFilled(unit, slots.get(unit.id) ?? []), ...standsIn(unit)].join(' · ')}
+                    flags={pains.map(sayPain)}
+                  />
+                ))}
+              </InTurn>
             </View>
             {away.length > 0 && (
               <View style={styles.list}>
