@@ -13,7 +13,9 @@ const scripts = '_expo/static/js/web';
 const rest = readdirSync(join(dist, scripts)).find((name) => /^rest-[0-9a-f]+\.js$/.test(name));
 // What two later pieces share the bundler puts into a script that every screen waits for: it was once 1.5 MB before anybody saw it.
 if (readdirSync(join(dist, scripts)).some((name) => name.startsWith('__common')))
-  throw new Error('Two pieces that come later share a module (apps/web/src/draw/printing.ts says how to mend it).');
+  throw new Error(
+    'Two pieces that come later share a module (apps/web/src/draw/printing.ts says how to mend it).',
+  );
 const named = `<meta name="rest" content="/${scripts}/${rest}" />`;
 const page = join(dist, 'index.html');
 writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${addFonts(dist)}${named}</head>`));

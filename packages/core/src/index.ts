@@ -313,7 +313,7 @@ export { LEVELS, levelOf, sayLeft, usesAtLevel, type Level } from './stock/level
 export { lettersMissing, parseLetters, printLetters, shortVowels, type LetterCounts } from './stock/letters';
 export { freeOf, heldByGroups, holdsBack, lessHeld, moreHeld, takenBy, type Held } from './stock/free';
 export { capVerdict, type CapVerdict } from './review/caps';
-export { forgottenTen } from './review/forgotten';
+export { forgottenTen, outOfSight } from './review/forgotten';
 export { dueOnes, type Due } from './review/due';
 export {
   missingPartners,

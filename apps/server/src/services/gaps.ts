@@ -9,9 +9,11 @@ import {
   missingOfKind,
   missingPartners,
   neverUsed,
+  outOfSight,
   roomLeft,
   runningRow,
   soonestFirst,
+  type Kind,
   type RunningRow,
   idleDays,
   type FullWhen,
@@ -39,6 +41,7 @@ export async function gapsNow(context: Context): Promise<GapsView> {
     recordsNow(context),
   ]);
   const now = Date.parse(context.ports.now());
+  const today = { now, day: dayOf(now) };
   const ranges = records.flatMap(({ id, version, body }) =>
     body.sort === 'range' ? [{ ...body, id, version }] : [],
   );
@@ -48,7 +51,7 @@ export async function gapsNow(context: Context): Promise<GapsView> {
   const kept = (id: string): number => (held.get(id) ?? []).reduce((sum, { amount }) => sum + amount, 0);
   const running: RunningRow<SupplyView>[] = [];
   for (const [i, supply] of supplies.entries()) {
-    const row = rowOf(supply, usesOf(supply.id), now, kept(supply.id));
+    const row = rowOf(supply, usesOf(supply.id), today, kept(supply.id));
     if (row) running.push(row);
     // The first time each is worked out; others are answered meanwhile.
     if (i % AT_ONCE === AT_ONCE - 1) await breathe();
@@ -56,9 +59,10 @@ export async function gapsNow(context: Context): Promise<GapsView> {
   running.sort(soonestFirst);
   await breathe();
   const keep = keptOf(context.store);
-  const byKind = KINDS.map((kind) => ({ kind, own: supplies.filter((supply) => supply.kind === kind) }));
+  const kinds = [...byForm(supplies)];
   const colours = kindsTogether(
-    byKind.map(({ kind, own }) => {
+    kinds.map(([kind, forms]) => {
+      const own = [...forms.values()].flat();
       const of = ranges.filter((range) => range.kind === kind);
       const asked = [...own, ...of.map(({ id, version }) => `${id} ${version}`)];
       return keep(`missing ${kind}`, asked, () => missingOfKind(own, of, kind));
@@ -88,7 +92,10 @@ export async function gapsNow(context: Context): Promise<GapsView> {
     partners: partnersOf(supplies, habitsIn(records)),
     unused: unusedOf(supplies, now, isDeep(wall)),
     doubles: doublesTogether(
-      byKind.map(({ kind, own }) => keep(`doubles ${kind}`, own, () => doubles(own))),
+      // Only what is of one form can be there twice.
+      kinds.flatMap(([kind, forms]) =>
+        [...forms].map(([form, own]) => keep(`doubles ${kind} ${form}`, own, () => doubles(own))),
+      ),
     ).map((row) => ({
       ...{ question: 'doubles', why: row.why, supplyIds: row.items.map(({ id }) => id) },
       ...(row.why === 'spares' ? { have: row.have, meant: row.meant } : {}),
@@ -96,6 +103,18 @@ export async function gapsNow(context: Context): Promise<GapsView> {
     })),
     room: roomOf(supplies, wall, now),
   };
+}
+
+/** The supplies of each kind, form by form; read once, since reading ten thousand takes its time. */
+function byForm(supplies: readonly SupplyView[]): Map<Kind, Map<string, SupplyView[]>> {
+  const kinds = new Map(KINDS.map((kind) => [kind, new Map<string, SupplyView[]>()]));
+  for (const supply of supplies) {
+    const forms = kinds.get(supply.kind);
+    const own = forms?.get(supply.form);
+    if (own) own.push(supply);
+    else forms?.set(supply.form, [supply]);
+  }
+  return kinds;
 }
 
 type Uses = ReturnType<Awaited<ReturnType<UseDigest['read']>>>;
@@ -108,8 +127,12 @@ interface KnownRow {
 const rows = new WeakMap<SupplyView, KnownRow>();
 
 /** Whether a supply runs out; worked out once a day for what was not touched. */
-function rowOf(supply: SupplyView, uses: Uses, now: number, kept: number): KnownRow['row'] {
-  const day = dayOf(now);
+function rowOf(
+  supply: SupplyView,
+  uses: Uses,
+  { now, day }: { readonly now: number; readonly day: string },
+  kept: number,
+): KnownRow['row'] {
   const known = rows.get(supply);
   if (known?.uses === uses && known.day === day && known.kept === kept) return known.row;
   const row = runningRow(supply, uses, now, kept);
@@ -152,11 +175,7 @@ function unusedOf(
 ): GapsView['unused'] {
   const never = neverUsed(supplies, now);
   const known = new Set(never.map(({ item }) => item.id));
-  const seen = supplies.map((supply) => ({
-    ...supply,
-    outOfSight: supply.holdings.every(({ spot }) => spot === null || deep(spot.unitId)),
-  }));
-  const ten = forgottenTen(seen, now).filter(({ id }) => !known.has(id));
+  const ten = forgottenTen(supplies, now, outOfSight(deep)).filter(({ id }) => !known.has(id));
   return [
     ...ten.map((item) => ({
       ...{ question: 'unused' as const, supplyId: item.id, why: 'forgotten' as const },

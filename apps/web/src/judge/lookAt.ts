@@ -9,6 +9,7 @@ import {
   misfits,
   missingPartners,
   neverUsed,
+  outOfSight,
   seasonOf,
   seasonState,
   type CapVerdict,
@@ -17,7 +18,7 @@ import {
 import type { Preferences, SupplyView } from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
-import { hasPlace, livesIn, mainOf, unitIdsOf } from '../api/contents';
+import { livesIn, mainOf } from '../api/contents';
 import type { Stash } from '../api/queries';
 import { sayLastUsed } from '../copy/history';
 import { sayWhat, unitTitle } from '../copy/supply';
@@ -114,15 +115,10 @@ export function lookAt(stash: Stash, preferences: Preferences, now: number, wher
     waiting: () => due().filter((each) => !each.due).length,
     forgotten: () =>
       forgottenTen(
-        here.map((supply) => ({
-          ...supply,
-          outOfSight: !hasPlace(supply) || unitIdsOf(supply).some((id) => deep.has(id)),
-        })),
+        here,
         now,
-      ).flatMap(({ id }) => {
-        const supply = stash.byId.get(id);
-        return supply ? [{ supply, reason: `${sayLastUsed(supply)} · ${where(supply)}` }] : [];
-      }),
+        outOfSight((id) => deep.has(id)),
+      ).map((supply) => ({ supply, reason: `${sayLastUsed(supply)} · ${where(supply)}` })),
     caps: () => overCaps(stash, preferences, now),
     partners: () => partnerLooks(here, preferences),
     unused: () =>

@@ -6,6 +6,7 @@ import { formOf } from '../kinds/registry';
 import { leftInAll } from '../stock/leftInAll';
 import { useOf } from '../stock/usage';
 import { colourNameOf } from '../find/colourName';
+import { byText } from '../text/byText';
 import { fold } from '../text/fold';
 
 /** A supply as its partners see it. */
@@ -33,15 +34,42 @@ function bond({ by }: Partner, { name, facts }: Partnered): string {
 /** A sort of partner belongs to a person's habits when two of the things that may have one do, or so large a share. */
 const HABIT = { share: 0.1, count: 2 } as const;
 
-const bonds = new WeakMap<object, readonly string[]>();
-/** All a thing may have in common with another; made once for a state of it. */
-function bondsOf(item: Partnered): readonly string[] {
-  const known = bonds.get(item);
-  if (known) return known;
-  const { number, matches } = item.facts.attributes ?? {};
+/** What a thing answers of others, and what it asks for; made once for a state of it. */
+interface Seen {
+  /** Every partner sort it is, with each bond it may be asked by. */
+  readonly answers: readonly string[];
+  readonly isLeft: boolean;
+  readonly use: number;
+  /** The partners it may have: what answers them, and the sort. */
+  readonly asks: readonly { readonly partner: Partner; readonly answeredBy: string; readonly sort: string }[];
+}
+const seen = new WeakMap<object, Seen>();
+
+const answering = ({ kind, form }: Pick<Partner, 'kind' | 'form'>, shared: string): string =>
+  `${kind}/${form ?? '*'} ${shared}`;
+
+/** What supplies are found by where they are a partner: any, by a colour's name, by a number. */
+function bondsOf({ name, facts }: Partnered): string[] {
+  const { number, matches } = facts.attributes ?? {};
   const also = textOf(matches);
-  const made = [...new Set(['any', colourNameOf(item.name), textOf(number), also, colourNameOf(also)])];
-  bonds.set(item, made);
+  return [...new Set(['any', colourNameOf(name), textOf(number), also, colourNameOf(also)])];
+}
+
+function seenOf(item: Partnered): Seen {
+  const known = seen.get(item);
+  if (known) return known;
+  const { kind, form } = item;
+  const made: Seen = {
+    answers: bondsOf(item).flatMap((each) => [answering({ kind, form }, each), answering({ kind }, each)]),
+    isLeft: leftInAll(item) > 0,
+    use: useOf(item),
+    asks: (formOf(kind, form).partners ?? []).flatMap((partner) => {
+      const shared = bond(partner, item);
+      if (shared === '') return [];
+      return [{ partner, answeredBy: answering(partner, shared), sort: partnerSort(item, partner) }];
+    }),
+  };
+  seen.set(item, made);
   return made;
 }
 
@@ -49,11 +77,8 @@ function bondsOf(item: Partnered): readonly string[] {
 function partnersAtHand(items: readonly Partnered[]): ReadonlyMap<string, boolean> {
   const found = new Map<string, boolean>();
   for (const item of items) {
-    for (const form of [item.form, '*'])
-      for (const each of bondsOf(item)) {
-        const key = `${item.kind}/${form} ${each}`;
-        found.set(key, (found.get(key) ?? false) || leftInAll(item) > 0);
-      }
+    const { answers, isLeft } = seenOf(item);
+    for (const key of answers) if (isLeft || !found.has(key)) found.set(key, isLeft);
   }
   return found;
 }
@@ -83,8 +108,7 @@ export function partnerCounts(items: readonly Partnered[]): PartnerCount[] {
   const present = items.filter(inStash);
   const atHand = partnersAtHand(present);
   const counts = new Map<string, PartnerCount>();
-  for (const { item, partner, has } of asksOf(present, atHand)) {
-    const sort = partnerSort(item, partner);
+  for (const { item, partner, sort, has } of asksOf(present, atHand)) {
     const known = counts.get(sort) ?? { sort, of: item, partner, all: 0, with: 0 };
     counts.set(sort, { ...known, all: known.all + 1, with: known.with + (has === undefined ? 0 : 1) });
   }
@@ -94,11 +118,10 @@ export function partnerCounts(items: readonly Partnered[]): PartnerCount[] {
 /** Each thing and each partner it may have, and whether that is there: true, used up, or not at all. */
 const asksOf = <T extends Partnered>(present: readonly T[], atHand: ReadonlyMap<string, boolean>) =>
   present.flatMap((item) =>
-    (formOf(item.kind, item.form).partners ?? []).flatMap((partner) => {
-      const shared = bond(partner, item);
-      const has = atHand.get(`${partner.kind}/${partner.form ?? '*'} ${shared}`);
-      return shared === '' ? [] : [{ item, partner, has }];
-    }),
+    seenOf(item).asks.map(({ partner, answeredBy, sort }) => ({
+      ...{ item, partner, sort },
+      has: atHand.get(answeredBy),
+    })),
   );
 
 /**
@@ -113,25 +136,25 @@ export function missingPartners<T extends Partnered>(
 ): MissingPartner<T>[] {
   const present = items.filter(inStash);
   const atHand = partnersAtHand(present);
-  const asked = asksOf(present, atHand).map((ask) => ({ ...ask, habit: partnerSort(ask.item, ask.partner) }));
+  const asked = asksOf(present, atHand);
   const habits = new Map<string, { all: number; with: number }>();
-  for (const { habit, has } of asked) {
-    const count = habits.get(habit) ?? { all: 0, with: 0 };
-    habits.set(habit, { all: count.all + 1, with: count.with + (has === undefined ? 0 : 1) });
+  for (const { sort, has } of asked) {
+    const count = habits.get(sort) ?? { all: 0, with: 0 };
+    count.all++;
+    if (has !== undefined) count.with++;
+    habits.set(sort, count);
   }
-  const usual = (habit: string): boolean => {
-    if (said[habit]) return said[habit] === 'together';
-    const count = habits.get(habit);
+  const usual = (sort: string): boolean => {
+    if (said[sort]) return said[sort] === 'together';
+    const count = habits.get(sort);
     return count !== undefined && (count.with >= HABIT.count || count.with / count.all >= HABIT.share);
   };
   return asked
     .filter(
-      ({ habit, has }) => said[habit] !== 'never' && (has === false || (has === undefined && usual(habit))),
+      ({ sort, has }) => said[sort] !== 'never' && (has === false || (has === undefined && usual(sort))),
     )
     .map(({ item, partner, has }) => ({ item, partner, out: has === false }))
-    .sort(
-      (p, q) => useOf(q.item) - useOf(p.item) || (p.item.id < q.item.id ? -1 : p.item.id > q.item.id ? 1 : 0),
-    );
+    .sort((p, q) => seenOf(q.item).use - seenOf(p.item).use || byText(p.item.id, q.item.id));
 }
 
 /** What of a stash belongs beside a supply, sort by sort: its refill, its foam, the card of its colour, the die of its number. */
@@ -142,13 +165,7 @@ export function partnersOf<T extends Partnered>(item: T, items: readonly T[]): r
     return items.filter((other) => {
       if (other.id === item.id || other.kind !== partner.kind || !inStash(other)) return false;
       if (partner.form !== undefined && other.form !== partner.form) return false;
-      const { number, matches } = other.facts.attributes ?? {};
-      return [
-        colourNameOf(other.name),
-        textOf(number),
-        textOf(matches),
-        colourNameOf(textOf(matches)),
-      ].includes(shared);
+      return bondsOf(other).includes(shared);
     });
   });
 }

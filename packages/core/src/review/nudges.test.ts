@@ -89,6 +89,7 @@ test('the forgotten ten: deep storage first, ten a week, and everything has its 
           const ten = forgottenTen(
             things.map((item) => shift(item, days)),
             first + turn * 7 * DAY,
+            (item) => item.outOfSight,
           );
           expect(ten.length).toBeLessThanOrEqual(10);
           ten.forEach(({ id }) => seen.add(id));
@@ -101,7 +102,7 @@ test('the forgotten ten: deep storage first, ten a week, and everything has its 
     thing('seen', { last: 300, uses: 1 }),
     thing('deep', { last: 100, uses: 1, outOfSight: true }),
   ];
-  expect(ids(forgottenTen(one, NOW))).toBe('deep seen');
+  expect(ids(forgottenTen(one, NOW, (item) => item.outOfSight))).toBe('deep seen');
 });
 
 test('trials and dormant purposes come up on their day', () => {
