@@ -13,6 +13,7 @@ import { systemPorts } from '../apps/server/src/services/ports.ts';
 import { restoreDocument } from '../apps/server/src/services/restore.ts';
 import { startServer } from '../apps/server/src/test/startServer.ts';
 import { roomOfAll } from './arrange/room.mts';
+import { sized } from './figures/size.mts';
 
 const COUNT = Number(process.argv[2] ?? 5000);
 const folder = mkdtempSync(join(tmpdir(), 'red-shelf-arrange-page-'));
@@ -58,14 +59,14 @@ const worked = (on: Page) => on.getByRole('button', { name: /^(Begin: |Nothing t
 await page.goto(url);
 await page.getByRole('link', { name: 'Arrange' }).first().waitFor();
 // What is asked of the page from here on is Arrange alone.
-await page.waitForTimeout(6000);
+await page.waitForTimeout(sized(6000, 500));
 console.log(`a fixed sum on the page: ${(await sum()).toFixed(0)} ms`);
 await timed(`Arrange opened over ${COUNT} supplies, inks into all places made for them`, async (on) => {
   await on.getByRole('link', { name: 'Arrange' }).first().click();
   await worked(on);
 });
 await page.getByRole('button', { name: /^What: / }).click();
-for (const kind of ['Markers', 'Cardstock', 'Ribbons', 'Stickers', 'Companions'])
+for (const kind of ['Markers', 'Cardstock', 'Ribbons', 'Stickers', 'Companions'].slice(0, sized(5, 1)))
   await timed(`and ${kind.toLowerCase()}`, async (on) => {
     const answer = on.waitForResponse((response) => response.url().endsWith('/arrange/preview'));
     await on.getByRole('checkbox', { name: kind, exact: true }).click();
@@ -77,7 +78,7 @@ await timed('begun', async (on) => {
   await on.getByRole('button', { name: /^Begin: / }).click();
   await on.getByRole('button', { name: /^Done/ }).waitFor();
 });
-for (let lift = 1; lift <= 3; lift++)
+for (let lift = 1; lift <= sized(3, 1); lift++)
   await timed(`lift ${lift}`, async (on) => {
     const card = on.getByRole('region', { name: /^Lift / });
     const before = await card.getAttribute('aria-label');
