@@ -1,5 +1,6 @@
 import { fold } from '@red-shelf/core';
 import type { ColourName } from '@red-shelf/contract';
+import { colornames } from 'color-name-list';
 import { breathe, chunks } from '../db/tx';
 
 interface Known extends ColourName {
@@ -15,7 +16,7 @@ export interface ColourNames {
 }
 let prepared: Promise<ColourNames> | undefined;
 
-/** The names, read and folded when first asked for, letting others have their turn. */
+/** The names, folded when first asked for, letting others have their turn. */
 export const colourNames = (): Promise<ColourNames> => (prepared ??= prepare());
 
 /** So many names are folded at a stretch. */
@@ -23,8 +24,6 @@ const AT_ONCE = 500;
 const MOST = 8;
 
 async function prepare(): Promise<ColourNames> {
-  // Most days nobody asks for them: they are not read before.
-  const { colornames } = await import('color-name-list');
   const names: Known[] = [];
   for (const some of chunks(colornames, AT_ONCE)) {
     for (const { name, hex } of some) names.push({ name, hex, folded: ` ${fold(name)}` });

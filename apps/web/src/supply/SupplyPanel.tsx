@@ -10,6 +10,7 @@ import type { Where } from '../api/where';
 import { colour, radius, space, TOUCH } from '../theme/tokens';
 import { Caution } from '../ui/Caution';
 import { Icon } from '../ui/Icon';
+import { InTurn } from '../ui/InTurn';
 import { Txt } from '../ui/Txt';
 import { BreakUp, SameColour } from './Beside';
 import { EditForm } from './EditForm';
@@ -56,7 +57,7 @@ export function SupplyPanel({ id, where, onClose }: SupplyPanelProps) {
       {editing ? (
         <EditForm supply={supply} onDone={() => setEditing(false)} />
       ) : (
-        <>
+        <InTurn first={4}>
           <SupplyFacts supply={supply} address={where(supply)} />
           <RunsOut supply={later ?? supply} ledger={ledger ?? []} />
           <LearnedFill supply={supply} ledger={ledger ?? []} />
@@ -73,7 +74,7 @@ export function SupplyPanel({ id, where, onClose }: SupplyPanelProps) {
           {hasColour(supply) && <Swatches supply={supply} />}
           <Photos supply={supply} />
           <History ledger={ledger} form={form} />
-        </>
+        </InTurn>
       )}
     </ScrollView>
   );
