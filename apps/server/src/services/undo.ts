@@ -1,3 +1,4 @@
+/** Taking a change back. Long, since each sort of thing a change can touch is taken back here, in one order that matters. */
 import { ROOM_ID, sameSpot, unitLettered, type PlaceSpot } from '@red-shelf/core';
 import { nameOfRecord, type ChangeView, type KeptView, type LiftedView } from '@red-shelf/contract';
 import { and, eq, gt, isNull } from 'drizzle-orm';

@@ -1,3 +1,4 @@
+/** Sharing with a phone in the house. Long, since every door is tried from inside, from outside, and by a device that was shut out. */
 import { readFileSync, statSync, readdirSync } from 'node:fs';
 import { request } from 'node:https';
 import { connect } from 'node:net';

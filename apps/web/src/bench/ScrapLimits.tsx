@@ -23,8 +23,8 @@ export function ScrapLimits() {
       const refuse = (path: string, message: string) =>
         context.addIssue({ code: 'custom', path: [path], message });
       if (keep > small) refuse('keep', 'What is kept begins before small ends.');
-      if (small > card) refuse('small', 'Small ends before card size does.');
-      if (short > middle) refuse('short', 'Short ends before middle length does.');
+      if (small > card) refuse('small', 'Small must not reach past card size.');
+      if (short > middle) refuse('short', 'Short must not reach past middle length.');
     });
   const ask = useAsk('scrapLimits', said, {
     keep: sayLength(now.keepFromUm, units),

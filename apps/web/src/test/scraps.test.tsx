@@ -52,7 +52,7 @@ test('a remnant that is long enough is used, and what stays of it is kept', asyn
   fireEvent.click(screen.getByText(/kept from/));
   fireEvent.change(screen.getByRole('textbox', { name: 'Small up to' }), { target: { value: '20 cm' } });
   fireEvent.click(screen.getByRole('button', { name: 'Keep these sizes' }));
-  expect(await screen.findByText(/Small ends before card size does/)).toBeTruthy();
+  expect(await screen.findByText(/Small must not reach past card size/)).toBeTruthy();
   fireEvent.change(screen.getByRole('textbox', { name: 'How long' }), { target: { value: '50 cm' } });
   fireEvent.click(screen.getByRole('button', { name: 'Look for a remnant' }));
   fireEvent.click(await screen.findByRole('button', { name: /^Use the remnant of Moss Satin/ }));

@@ -42,8 +42,11 @@ export const preferencesBody = z.object({
   /** Up to which a scrap is small or of card size, and a remnant short or of middle length, µm. */
   scrapLimits: z
     .object({ smallToUm: upTo, cardToUm: upTo, shortToUm: upTo, middleToUm: upTo })
-    .refine(({ smallToUm, cardToUm }) => smallToUm <= cardToUm, 'Small ends before card size does.')
-    .refine(({ shortToUm, middleToUm }) => shortToUm <= middleToUm, 'Short ends before middle length does.')
+    .refine(({ smallToUm, cardToUm }) => smallToUm <= cardToUm, 'Small must not reach past card size.')
+    .refine(
+      ({ shortToUm, middleToUm }) => shortToUm <= middleToUm,
+      'Short must not reach past middle length.',
+    )
     .optional(),
   /** Partners that are bought together, or never, by their sort (`partnerSort`). */
   partnerHabits: z.record(z.string().max(120), z.enum(['together', 'never'])).optional(),

@@ -31,7 +31,7 @@ export const factsSchema = z.strictObject({
   /** How many spares are meant to be kept; more is a double. */
   spares: z
     .int('Spares must be a whole number.')
-    .min(0, 'Spares cannot be less than none.')
+    .min(0, 'Spares cannot be less than zero.')
     .max(1000)
     .optional(),
   /** Uses from full to dry, where the person knows better than the form. */
