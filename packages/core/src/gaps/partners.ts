@@ -34,19 +34,32 @@ function bond({ by }: Partner, { name, facts }: Partnered): string {
 /** A sort of partner belongs to a person's habits when two of the things that may have one do, or so large a share. */
 const HABIT = { share: 0.1, count: 2 } as const;
 
+const numbers = new Map<string, number>();
+/** A number for a text, the same one whenever it is asked: ten thousand texts are looked up again at each question. */
+function numberOf(text: string): number {
+  const known = numbers.get(text);
+  if (known === undefined) numbers.set(text, numbers.size);
+  return known ?? numbers.size - 1;
+}
+
+/** A partner a thing may have: the number of what answers it, and the sort. */
+interface Ask {
+  readonly partner: Partner;
+  readonly answeredBy: number;
+  readonly sort: string;
+}
 /** What a thing answers of others, and what it asks for; made once for a state of it. */
 interface Seen {
-  /** Every partner sort it is, with each bond it may be asked by. */
-  readonly answers: readonly string[];
+  /** Every partner sort it is, with each bond it may be asked by, as numbers. */
+  readonly answers: readonly number[];
   readonly isLeft: boolean;
   readonly use: number;
-  /** The partners it may have: what answers them, and the sort. */
-  readonly asks: readonly { readonly partner: Partner; readonly answeredBy: string; readonly sort: string }[];
+  readonly asks: readonly Ask[];
 }
 const seen = new WeakMap<object, Seen>();
 
-const answering = ({ kind, form }: Pick<Partner, 'kind' | 'form'>, shared: string): string =>
-  `${kind}/${form ?? '*'} ${shared}`;
+const answering = ({ kind, form }: Pick<Partner, 'kind' | 'form'>, shared: string): number =>
+  numberOf(`${kind}/${form ?? '*'} ${shared}`);
 
 /** What supplies are found by where they are a partner: any, by a colour's name, by a number. */
 function bondsOf({ name, facts }: Partnered): string[] {
@@ -73,13 +86,15 @@ function seenOf(item: Partnered): Seen {
   return made;
 }
 
-/** Which partner sorts are in the stash, and which bonds they answer with something left or with something used up. */
-function partnersAtHand(items: readonly Partnered[]): ReadonlyMap<string, boolean> {
-  const found = new Map<string, boolean>();
-  for (const item of items) {
-    const { answers, isLeft } = seenOf(item);
-    for (const key of answers) if (isLeft || !found.has(key)) found.set(key, isLeft);
-  }
+/** What answers is not in the stash, is used up, or is left. */
+const [NONE, OUT, LEFT] = [0, 1, 2] as const;
+
+/** By the number of what answers: whether it is in the stash, and something of it left. */
+function partnersAtHand(items: readonly Partnered[]): Uint8Array {
+  const all = items.map(seenOf);
+  const found = new Uint8Array(numbers.size);
+  for (const { answers, isLeft } of all)
+    for (const answer of answers) if (isLeft || found[answer] === NONE) found[answer] = isLeft ? LEFT : OUT;
   return found;
 }
 
@@ -108,21 +123,28 @@ export function partnerCounts(items: readonly Partnered[]): PartnerCount[] {
   const present = items.filter(inStash);
   const atHand = partnersAtHand(present);
   const counts = new Map<string, PartnerCount>();
-  for (const { item, partner, sort, has } of asksOf(present, atHand)) {
-    const known = counts.get(sort) ?? { sort, of: item, partner, all: 0, with: 0 };
-    counts.set(sort, { ...known, all: known.all + 1, with: known.with + (has === undefined ? 0 : 1) });
-  }
+  for (const item of present)
+    for (const { partner, sort, answeredBy } of seenOf(item).asks) {
+      const known = counts.get(sort) ?? { sort, of: item, partner, all: 0, with: 0 };
+      const has = atHand[answeredBy] !== NONE;
+      counts.set(sort, { ...known, all: known.all + 1, with: known.with + Number(has) });
+    }
   return [...counts.values()].sort((p, q) => q.all - p.all || (p.sort < q.sort ? -1 : 1));
 }
 
-/** Each thing and each partner it may have, and whether that is there: true, used up, or not at all. */
-const asksOf = <T extends Partnered>(present: readonly T[], atHand: ReadonlyMap<string, boolean>) =>
-  present.flatMap((item) =>
-    seenOf(item).asks.map(({ partner, answeredBy, sort }) => ({
-      ...{ item, partner, sort },
-      has: atHand.get(answeredBy),
-    })),
-  );
+/** The sorts of partners that belong to a person's habits, as the stash shows. */
+function usualSorts(asking: readonly Seen[], atHand: Uint8Array): ReadonlySet<string> {
+  const counts = new Map<string, { all: number; with: number }>();
+  for (const { asks } of asking)
+    for (const { sort, answeredBy } of asks) {
+      const count = counts.get(sort) ?? { all: 0, with: 0 };
+      count.all++;
+      if (atHand[answeredBy] !== NONE) count.with++;
+      counts.set(sort, count);
+    }
+  const usual = [...counts].filter(([, count]) => count.with >= HABIT.count || count.with / count.all >= HABIT.share);
+  return new Set(usual.map(([sort]) => sort));
+}
 
 /**
  * Partners that are missing: no refill, foam, card or marker of the same colour name, no die of a stamp's number.
@@ -136,25 +158,19 @@ export function missingPartners<T extends Partnered>(
 ): MissingPartner<T>[] {
   const present = items.filter(inStash);
   const atHand = partnersAtHand(present);
-  const asked = asksOf(present, atHand);
-  const habits = new Map<string, { all: number; with: number }>();
-  for (const { sort, has } of asked) {
-    const count = habits.get(sort) ?? { all: 0, with: 0 };
-    count.all++;
-    if (has !== undefined) count.with++;
-    habits.set(sort, count);
+  const seenOnes = present.map(seenOf);
+  const usual = usualSorts(seenOnes, atHand);
+  const isUsual = (sort: string): boolean => (said[sort] ? said[sort] === 'together' : usual.has(sort));
+  const missing: (MissingPartner<T> & { readonly use: number })[] = [];
+  for (const [i, item] of present.entries()) {
+    const { asks, use } = seenOnes[i]!;
+    for (const { partner, sort, answeredBy } of asks) {
+      const at = atHand[answeredBy];
+      if (at === LEFT || said[sort] === 'never' || (at === NONE && !isUsual(sort))) continue;
+      missing.push({ item, partner, out: at === OUT, use });
+    }
   }
-  const usual = (sort: string): boolean => {
-    if (said[sort]) return said[sort] === 'together';
-    const count = habits.get(sort);
-    return count !== undefined && (count.with >= HABIT.count || count.with / count.all >= HABIT.share);
-  };
-  return asked
-    .filter(
-      ({ sort, has }) => said[sort] !== 'never' && (has === false || (has === undefined && usual(sort))),
-    )
-    .map(({ item, partner, has }) => ({ item, partner, out: has === false }))
-    .sort((p, q) => seenOf(q.item).use - seenOf(p.item).use || byText(p.item.id, q.item.id));
+  return missing.sort((p, q) => q.use - p.use || byText(p.item.id, q.item.id));
 }
 
 /** What of a stash belongs beside a supply, sort by sort: its refill, its foam, the card of its colour, the die of its number. */
