@@ -56,7 +56,9 @@ const asEvent = (row: EventRow, posted: readonly Posting[], moved: readonly Shif
   shifts: moved,
 });
 
-const asPosting = ({ eventSeq: _, ...posting }: typeof postings.$inferSelect): Posting => posting;
+const asPosting = ({ holdingId, items, left, how }: typeof postings.$inferSelect): Posting => ({
+  ...{ holdingId, items, left, how },
+});
 const asShift = (row: typeof shifts.$inferSelect): Shift => ({
   holdingId: row.holdingId,
   from: spot(row.fromUnit, row.fromCell, row.fromRank),
@@ -99,28 +101,31 @@ export async function eventsAfter(
   }));
 }
 
+/** Events of a change read in one statement. */
+const EVENTS_AT_ONCE = 150;
+
 /** The events of one change, in the order recorded. */
 export async function eventsOfChange(db: Readable, changeId: string): Promise<EventRecord[]> {
-  const rows = await db
-    .select()
-    .from(events)
-    .where(inArray(events.changeId, [changeId]))
-    .orderBy(asc(events.seq));
-  const seqs = rows.map(({ seq }) => seq);
-  const [posted, moved] = [new Map<number, Posting[]>(), new Map<number, Shift[]>()];
-  for (const some of chunks(seqs)) {
-    for (const [seq, list] of gather(
-      await db.select().from(postings).where(inArray(postings.eventSeq, some)),
+  const found: EventRecord[] = [];
+  for (let after = -1; ;) {
+    // An arrangement is ten thousand events: read at once, nobody else would be answered meanwhile.
+    const rows = await db
+      .select()
+      .from(events)
+      .where(and(eq(events.changeId, changeId), gt(events.seq, after)))
+      .orderBy(asc(events.seq))
+      .limit(EVENTS_AT_ONCE);
+    const last = rows.at(-1);
+    if (!last) return found;
+    const seqs = rows.map(({ seq }) => seq);
+    const posted = gather(
+      await db.select().from(postings).where(inArray(postings.eventSeq, seqs)),
       asPosting,
-    ))
-      posted.set(seq, list);
-    for (const [seq, list] of gather(
-      await db.select().from(shifts).where(inArray(shifts.eventSeq, some)),
-      asShift,
-    ))
-      moved.set(seq, list);
+    );
+    const moved = gather(await db.select().from(shifts).where(inArray(shifts.eventSeq, seqs)), asShift);
+    for (const row of rows) found.push(asEvent(row, posted.get(row.seq) ?? [], moved.get(row.seq) ?? []));
+    after = last.seq;
   }
-  return rows.map((row) => asEvent(row, posted.get(row.seq) ?? [], moved.get(row.seq) ?? []));
 }
 
 /**

@@ -1,21 +1,13 @@
 import type { Holding, LotAs, PlaceSpot } from '@red-shelf/core';
-import { eq, inArray, sql } from 'drizzle-orm';
+import { inArray, sql, type SQL } from 'drizzle-orm';
 import { chunks, touch, type Readable, type Tx } from './tx';
-import { holdings, tallies } from './schema';
+import { holdings } from './schema';
 
 export type HoldingRecord = typeof holdings.$inferSelect;
 
 /** A row's spot, or null where it has none. */
 const spotOf = ({ unitId, cell, rank }: HoldingRecord): PlaceSpot | null =>
   unitId === null ? null : { unitId, cell, rank };
-
-const joined = (db: Readable) =>
-  db
-    .select({ lot: holdings, tally: tallies })
-    .from(holdings)
-    .leftJoin(tallies, eq(tallies.holdingId, holdings.id));
-
-type Joined = { lot: HoldingRecord; tally: { items: number; left: number } | null };
 
 /** What a row says of a lot; how much there is of it follows from the events. */
 export const saidOfLot = (lot: HoldingRecord): Omit<Holding, 'items' | 'left'> => ({
@@ -26,13 +18,6 @@ export const saidOfLot = (lot: HoldingRecord): Omit<Holding, 'items' | 'left'> =
   sizeUm:
     lot.widthUm === null || lot.heightUm === null ? null : { widthUm: lot.widthUm, heightUm: lot.heightUm },
   spot: spotOf(lot),
-});
-
-/** A lot as the core sees it. */
-const toHolding = ({ lot, tally }: Joined): Holding => ({
-  ...saidOfLot(lot),
-  items: tally?.items ?? 0,
-  left: tally?.left ?? 0,
 });
 
 const byId = (p: Holding, q: Holding): number => (p.id < q.id ? -1 : 1);
@@ -51,24 +36,11 @@ interface LotRow {
   left: number | null;
 }
 
-/** The lots of supplies after one and up to another, by supply, in order of age; read without the mapping of single rows. */
-export async function lotsBetween(
-  db: Readable,
-  after: string,
-  last: string,
-): Promise<Map<string, Holding[]>> {
-  const rows = await db.all<LotRow>(
-    sql`select h.*, t.items, t.left from holdings h left join tallies t on t.holding_id = h.id
-        where h.supply_id > ${after} and h.supply_id <= ${last} order by h.id`,
+/** Lots and how much there is of each, chosen by a condition; read without the mapping of single rows, since there are many. */
+const lotRows = (db: Readable, where: SQL): Promise<LotRow[]> =>
+  db.all<LotRow>(
+    sql`select h.*, t.items, t.left from holdings h left join tallies t on t.holding_id = h.id where ${where}`,
   );
-  const lots = new Map<string, Holding[]>();
-  for (const row of rows) {
-    const list = lots.get(row.supply_id);
-    if (list) list.push(lotOf(row));
-    else lots.set(row.supply_id, [lotOf(row)]);
-  }
-  return lots;
-}
 
 const lotOf = (row: LotRow): Holding => ({
   id: row.id,
@@ -84,34 +56,52 @@ const lotOf = (row: LotRow): Holding => ({
   left: row.left ?? 0,
 });
 
+/** The lots of supplies after one and up to another, by supply, in order of age; . */
+export async function lotsBetween(
+  db: Readable,
+  after: string,
+  last: string,
+): Promise<Map<string, Holding[]>> {
+  const rows = await lotRows(db, sql`h.supply_id > ${after} and h.supply_id <= ${last} order by h.id`);
+  const lots = new Map<string, Holding[]>();
+  for (const row of rows) {
+    const list = lots.get(row.supply_id);
+    if (list) list.push(lotOf(row));
+    else lots.set(row.supply_id, [lotOf(row)]);
+  }
+  return lots;
+}
+
 /** Lots of some supplies, by supply, each list in order of age. */
 export async function lotsOf(db: Readable, supplyIds: readonly string[]): Promise<Map<string, Holding[]>> {
   const found = new Map<string, Holding[]>(supplyIds.map((id) => [id, []]));
   for (const some of chunks(supplyIds))
-    for (const row of await joined(db).where(inArray(holdings.supplyId, some)))
-      found.get(row.lot.supplyId)?.push(toHolding(row));
+    for (const row of await lotRows(db, sql`h.supply_id in ${some}`))
+      found.get(row.supply_id)?.push(lotOf(row));
   for (const list of found.values()) list.sort(byId);
   return found;
 }
 
 export async function lotById(db: Readable, id: string): Promise<Holding | undefined> {
-  const [row] = await joined(db).where(eq(holdings.id, id));
-  return row && toHolding(row);
+  const [row] = await lotRows(db, sql`h.id = ${id}`);
+  return row && lotOf(row);
 }
 
 export async function lotsByIds(db: Readable, ids: readonly string[]): Promise<Map<string, Holding>> {
   const found = new Map<string, Holding>();
   for (const some of chunks(ids))
-    for (const row of await joined(db).where(inArray(holdings.id, some)))
-      found.set(row.lot.id, toHolding(row));
+    for (const row of await lotRows(db, sql`h.id in ${some}`)) found.set(row.id, lotOf(row));
   return found;
 }
+
+/** Units asked for in one statement: each may hold hundreds of lots, and a statement holds everybody up. */
+const UNITS_AT_ONCE = 8;
 
 /** What is in some units. */
 export async function lotsIn(db: Readable, unitIds: readonly string[]): Promise<Holding[]> {
   const found: Holding[] = [];
-  for (const some of chunks(unitIds))
-    found.push(...(await joined(db).where(inArray(holdings.unitId, some))).map(toHolding));
+  for (const some of chunks(unitIds, UNITS_AT_ONCE))
+    for (const row of await lotRows(db, sql`h.unit_id in ${some}`)) found.push(lotOf(row));
   return found.sort(byId);
 }
 

@@ -5,7 +5,9 @@ import { records } from './schema';
 type Row = typeof records.$inferSelect;
 /** A record's own row; the number of the change that last touched it is bookkeeping and no part of it. */
 export type RecordRow = Omit<Row, 'seq'>;
-const rowOf = ({ seq: _, ...row }: Row): RecordRow => row;
+const rowOf = ({ id, version, sort, body, createdAt, updatedAt, removedAt }: Row): RecordRow => ({
+  ...{ id, version, sort, body, createdAt, updatedAt, removedAt },
+});
 
 /** Every record that has not been removed, oldest first. */
 export const standingRecords = async (db: Readable): Promise<RecordRow[]> =>

@@ -1,8 +1,8 @@
 import type { Holding } from '@red-shelf/core';
-import { and, asc, eq, gt, inArray, isNull, max, sql } from 'drizzle-orm';
+import { asc, eq, gt, inArray, max, sql, type SQL } from 'drizzle-orm';
 import { lotsBetween, lotsOf } from './holdingRepository';
 import { breathe, chunks, touch, type Readable, type Tx } from './tx';
-import { supplies, usage } from './schema';
+import { supplies, type usage } from './schema';
 
 /** A supply's own row; the number of the change that last touched it is bookkeeping and no part of it. */
 export type SupplyRecord = Omit<typeof supplies.$inferSelect, 'seq'>;
@@ -18,13 +18,10 @@ export interface SupplyWithState {
 type Row = typeof supplies.$inferSelect;
 const recordOf = ({ seq: _, ...record }: Row): SupplyRecord => record;
 
-const joined = (db: Readable) =>
-  db.select({ row: supplies, usage }).from(supplies).leftJoin(usage, eq(usage.supplyId, supplies.id));
-
 const withLots = (
-  { row, usage: used }: { row: Row; usage: UsageRecord | null },
+  { supply, seq, usage: used }: Omit<SupplyWithState, 'lots'>,
   lots: ReadonlyMap<string, Holding[]>,
-): SupplyWithState => ({ supply: recordOf(row), seq: row.seq, usage: used, lots: lots.get(row.id) ?? [] });
+): SupplyWithState => ({ supply, seq, usage: used, lots: lots.get(supply.id) ?? [] });
 
 /** A row of the joined tables as SQLite gives it. */
 interface RawRow {
@@ -51,8 +48,8 @@ interface RawRow {
   last_used_at: string | null;
 }
 
-const fromRaw = (row: RawRow): { row: Row; usage: UsageRecord | null } => ({
-  row: {
+const fromRaw = (row: RawRow): Omit<SupplyWithState, 'lots'> => ({
+  supply: {
     id: row.id,
     version: row.version,
     kind: row.kind,
@@ -71,8 +68,8 @@ const fromRaw = (row: RawRow): { row: Row; usage: UsageRecord | null } => ({
     createdAt: row.created_at,
     updatedAt: row.updated_at,
     removedAt: null,
-    seq: row.seq,
   },
+  seq: row.seq,
   usage:
     row.uses === null
       ? null
@@ -82,13 +79,17 @@ const fromRaw = (row: RawRow): { row: Row; usage: UsageRecord | null } => ({
 /** So many supplies are read at a stretch. */
 const PAGE = 250;
 
-/** Every supply that has not been removed, oldest first, in pages; read without the mapping of single rows, since there are many. */
+/** Supplies that were not removed, chosen by a condition; read without the mapping of single rows, since there are many. */
+const rawRows = (db: Readable, where: SQL): Promise<RawRow[]> =>
+  db.all<RawRow>(
+    sql`select s.*, u.uses, u.used, u.last_used_at from supplies s left join usage u on u.supply_id = s.id
+        where s.removed_at is null and ${where}`,
+  );
+
+/** Every supply that has not been removed, oldest first, in pages. */
 export async function* supplyPages(db: Readable): AsyncGenerator<SupplyWithState[]> {
   for (let after = ''; ;) {
-    const raw = await db.all<RawRow>(
-      sql`select s.*, u.uses, u.used, u.last_used_at from supplies s left join usage u on u.supply_id = s.id
-          where s.removed_at is null and s.id > ${after} order by s.id limit ${PAGE}`,
-    );
+    const raw = await rawRows(db, sql`s.id > ${after} order by s.id limit ${PAGE}`);
     const last = raw[raw.length - 1];
     if (!last) return;
     const rows = raw.map(fromRaw);
@@ -112,8 +113,7 @@ export async function someSupplies(db: Readable, ids: readonly string[]): Promis
   const lots = await lotsOf(db, ids);
   const found: SupplyWithState[] = [];
   for (const some of chunks(ids))
-    for (const row of await joined(db).where(and(inArray(supplies.id, some), isNull(supplies.removedAt))))
-      found.push(withLots(row, lots));
+    for (const row of await rawRows(db, sql`s.id in ${some}`)) found.push(withLots(fromRaw(row), lots));
   return found.sort((p, q) => (p.supply.id < q.supply.id ? -1 : 1));
 }
 

@@ -6,9 +6,11 @@ const NO_USAGE = { uses: 0, used: 0, lastUsedAt: null } as const;
 
 /** A supply as clients see it, family and stock derived. */
 export function supplyToView({ supply, usage, lots }: SupplyWithState): SupplyView {
-  const { removedAt: _, ...written } = supply;
-  return viewOf(written, usage ?? NO_USAGE, lots);
+  return viewOf(supply, usage ?? NO_USAGE, lots);
 }
 
 /** A unit as clients see it. */
-export const unitToView = ({ removedAt: _, position: __, ...unit }: UnitRecord): UnitView => unit;
+export const unitToView = (unit: UnitRecord): UnitView => {
+  const { id, version, parentId, sort, label, name, model, rules, facts } = unit;
+  return { id, version, parentId, sort, label, name, model, rules, facts };
+};

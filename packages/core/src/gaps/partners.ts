@@ -142,7 +142,9 @@ function usualSorts(asking: readonly Seen[], atHand: Uint8Array): ReadonlySet<st
       if (atHand[answeredBy] !== NONE) count.with++;
       counts.set(sort, count);
     }
-  const usual = [...counts].filter(([, count]) => count.with >= HABIT.count || count.with / count.all >= HABIT.share);
+  const usual = [...counts].filter(
+    ([, count]) => count.with >= HABIT.count || count.with / count.all >= HABIT.share,
+  );
   return new Set(usual.map(([sort]) => sort));
 }
 
@@ -158,12 +160,11 @@ export function missingPartners<T extends Partnered>(
 ): MissingPartner<T>[] {
   const present = items.filter(inStash);
   const atHand = partnersAtHand(present);
-  const seenOnes = present.map(seenOf);
-  const usual = usualSorts(seenOnes, atHand);
+  const usual = usualSorts(present.map(seenOf), atHand);
   const isUsual = (sort: string): boolean => (said[sort] ? said[sort] === 'together' : usual.has(sort));
   const missing: (MissingPartner<T> & { readonly use: number })[] = [];
-  for (const [i, item] of present.entries()) {
-    const { asks, use } = seenOnes[i]!;
+  for (const item of present) {
+    const { asks, use } = seenOf(item);
     for (const { partner, sort, answeredBy } of asks) {
       const at = atHand[answeredBy];
       if (at === LEFT || said[sort] === 'never' || (at === NONE && !isUsual(sort))) continue;
