@@ -18,7 +18,10 @@ const browser = {
   serviceWorkers: 'block',
 } as const;
 
-/** Journeys through the real interface, each over a demo room of its own. */
+/**
+ * Journeys through the real interface, each over a demo room of its own. A journey runs on a phone; one with the tag @wide runs on a
+ * wide screen instead, and one with @both on either, where what it shows differs.
+ */
 export default defineConfig({
   testDir: 'e2e',
   timeout: 90_000,
@@ -28,7 +31,11 @@ export default defineConfig({
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   projects: [
-    { name: 'phone', use: { ...browser, viewport: { width: 390, height: 844 }, hasTouch: true } },
-    { name: 'wide', use: { ...browser, viewport: { width: 1280, height: 800 } } },
+    {
+      name: 'phone',
+      grepInvert: /@wide/,
+      use: { ...browser, viewport: { width: 390, height: 844 }, hasTouch: true },
+    },
+    { name: 'wide', grep: /@wide|@both/, use: { ...browser, viewport: { width: 1280, height: 800 } } },
   ],
 });

@@ -46,25 +46,28 @@ const TOGETHER = 6;
 for (let from = 0; from < SCREENS.length; from += TOGETHER) {
   const some = SCREENS.slice(from, from + TOGETHER);
   const names = some.map(([name]) => name).join(', ');
-  test(`no serious or critical accessibility finding: ${names}`, async ({ page, room }, { project }) => {
-    test.setTimeout(180_000);
-    const grave: string[] = [];
-    for (const [i, [name, path, heading]] of some.entries()) {
-      // Every screen is looked at in both schemes: light on one size, dark on the other.
-      const dark = (i % 2 === 0) === (project.name === 'phone');
-      await page.emulateMedia({ colorScheme: dark ? 'dark' : 'light' });
-      await page.goto(room.url + path);
-      await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible();
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      for (const { id, impact, nodes } of violations)
-        if (impact === 'serious' || impact === 'critical') grave.push(`${name}: ${id}: ${nodes[0]?.html}`);
-    }
-    expect(grave).toEqual([]);
-  });
+  test(
+    `no serious or critical accessibility finding: ${names}`,
+    { tag: '@both' },
+    async ({ page, room }, { project }) => {
+      test.setTimeout(180_000);
+      const grave: string[] = [];
+      for (const [i, [name, path, heading]] of some.entries()) {
+        // Every screen is looked at in both schemes: light on one size, dark on the other.
+        const dark = (i % 2 === 0) === (project.name === 'phone');
+        await page.emulateMedia({ colorScheme: dark ? 'dark' : 'light' });
+        await page.goto(room.url + path);
+        await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible();
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        for (const { id, impact, nodes } of violations)
+          if (impact === 'serious' || impact === 'critical') grave.push(`${name}: ${id}: ${nodes[0]?.html}`);
+      }
+      expect(grave).toEqual([]);
+    },
+  );
 }
 
-test('the wall works by keyboard alone', async ({ page, room }, { project }) => {
-  test.skip(project.name === 'phone', 'a phone has no keyboard');
+test('the wall works by keyboard alone', { tag: '@wide' }, async ({ page, room }) => {
   await page.goto(room.url);
   await expect(page.getByRole('heading', { name: 'Pad rack' })).toBeVisible();
   await page.keyboard.press('/');

@@ -109,7 +109,6 @@ test('what is taken back before it was sent was never done; what was refused is 
   context,
 }) => {
   // The size of the window makes no difference to it.
-  test.skip(test.info().project.name !== 'phone');
   const id = await openSupply(page, room, NAME);
   await expect(page.getByRole('heading', { name: NAME })).toBeVisible();
   const before = await onServer(room, id);
@@ -137,24 +136,24 @@ test('what is taken back before it was sent was never done; what was refused is 
   await expect(again.getByText('Not done:')).toHaveCount(0);
 });
 
-test('the server is killed twice during 500 acts of a page: each is done, and none twice', async ({
-  page,
-  room,
-}) => {
-  // The size of the window makes no difference to it.
-  test.skip(test.info().project.name !== 'wide');
-  test.setTimeout(180_000);
-  const id = await openSupply(page, room, 'Marsh Lantern');
-  await expect(page.getByRole('button', { name: 'Use one', exact: true })).toBeVisible();
-  const before = usesIn((await onServer(room, id)).ledger);
-  const acting = useOften(page, 500);
-  for (let i = 0; i < 2; i++) {
-    await page.waitForTimeout(2000);
-    await room.restart({ hard: true });
-  }
-  await acting;
-  await expect
-    .poll(async () => usesIn((await onServer(room, id)).ledger), { timeout: 120_000 })
-    .toBe(before + 500);
-  await expect(page.getByText(/acts? waits? here/)).toHaveCount(0);
-});
+test(
+  'the server is killed twice during 500 acts of a page: each is done, and none twice',
+  { tag: '@wide' },
+  async ({ page, room }) => {
+    // The size of the window makes no difference to it.
+    test.setTimeout(180_000);
+    const id = await openSupply(page, room, 'Marsh Lantern');
+    await expect(page.getByRole('button', { name: 'Use one', exact: true })).toBeVisible();
+    const before = usesIn((await onServer(room, id)).ledger);
+    const acting = useOften(page, 500);
+    for (let i = 0; i < 2; i++) {
+      await page.waitForTimeout(2000);
+      await room.restart({ hard: true });
+    }
+    await acting;
+    await expect
+      .poll(async () => usesIn((await onServer(room, id)).ledger), { timeout: 120_000 })
+      .toBe(before + 500);
+    await expect(page.getByText(/acts? waits? here/)).toHaveCount(0);
+  },
+);

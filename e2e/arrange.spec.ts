@@ -22,82 +22,83 @@ const doneBy = (page: Page, touch: boolean) => ({
     touch ? page.getByRole('button', { name: /^Put this one off/ }).tap() : page.keyboard.press('l'),
 });
 
-test('a rearrangement is begun, broken off, gone on with elsewhere after a change by hand, and ended', async ({
-  page,
-  room,
-  browser,
-}, { project }) => {
-  const touch = project.name === 'phone';
-  await page.goto(`${room.url}/arrange`);
-  await page.getByRole('button', { name: /^Order: / }).click();
-  await page.getByRole('radio', { name: /^Rainbow, light to dark/ }).click();
-  await page.getByRole('button', { name: /^Begin: \d+ lifts$/ }).click();
-  await expect(now(page)).toBeVisible();
-  const all = await leftOn(page);
-  expect(all).toBeGreaterThan(6);
-  const hand = doneBy(page, touch);
-  for (const made of [1, 2, 3]) {
-    const before = await now(page).getAttribute('aria-label');
-    await hand.done();
-    await expect(now(page)).not.toHaveAttribute('aria-label', before ?? '');
-    expect(await leftOn(page)).toBe(all - made);
-  }
-  // One step back, and one put off for another.
-  await hand.back();
-  await expect.poll(() => leftOn(page)).toBe(all - 2);
-  const first = await now(page).getAttribute('aria-label');
-  await hand.later();
-  await expect(now(page)).not.toHaveAttribute('aria-label', first ?? '');
-  // What was done has come to the server before this window is gone.
-  await expect
-    .poll(async () => {
-      const { changes } = (await (await page.request.get(`${room.url}/api/changes`)).json()) as {
-        changes: { kind: string }[];
-      };
-      return changes.filter(({ kind }) => kind === 'place').length;
-    })
-    .toBe(4);
-  await page.close();
+test(
+  'a rearrangement is begun, broken off, gone on with elsewhere after a change by hand, and ended',
+  { tag: '@both' },
+  async ({ page, room, browser }, { project }) => {
+    const touch = project.name === 'phone';
+    await page.goto(`${room.url}/arrange`);
+    await page.getByRole('button', { name: /^Order: / }).click();
+    await page.getByRole('radio', { name: /^Rainbow, light to dark/ }).click();
+    await page.getByRole('button', { name: /^Begin: \d+ lifts$/ }).click();
+    await expect(now(page)).toBeVisible();
+    const all = await leftOn(page);
+    expect(all).toBeGreaterThan(6);
+    const hand = doneBy(page, touch);
+    for (const made of [1, 2, 3]) {
+      const before = await now(page).getAttribute('aria-label');
+      await hand.done();
+      await expect(now(page)).not.toHaveAttribute('aria-label', before ?? '');
+      expect(await leftOn(page)).toBe(all - made);
+    }
+    // One step back, and one put off for another.
+    await hand.back();
+    await expect.poll(() => leftOn(page)).toBe(all - 2);
+    const first = await now(page).getAttribute('aria-label');
+    await hand.later();
+    await expect(now(page)).not.toHaveAttribute('aria-label', first ?? '');
+    // What was done has come to the server before this window is gone.
+    await expect
+      .poll(async () => {
+        const { changes } = (await (await page.request.get(`${room.url}/api/changes`)).json()) as {
+          changes: { kind: string }[];
+        };
+        return changes.filter(({ kind }) => kind === 'place').length;
+      })
+      .toBe(4);
+    await page.close();
 
-  // Another device, where somebody has moved a thing of the plan by hand meanwhile.
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, hasTouch: touch });
-  room.watch(context);
-  const other = await context.newPage();
-  await other.goto(`${room.url}/arrange`);
-  await other.getByRole('button', { name: /^Go on with / }).click();
-  await expect(now(other)).toBeVisible();
-  expect(await leftOn(other)).toBe(all - 2);
-  const label = (await now(other).getAttribute('aria-label')) ?? '';
-  const name = /^Lift (.*) from /.exec(label)?.[1] ?? '';
-  const { supplies } = (await (await other.request.get(`${room.url}/api/supplies`)).json()) as {
-    supplies: { name: string; holdings: { id: string; version: number; spot: object | null }[] }[];
-  };
-  const lot = supplies.flatMap((each) => (each.name === name ? each.holdings : [])).find(({ spot }) => spot);
-  const moved = await other.request.put(`${room.url}/api/holdings/${lot?.id}/place`, {
-    data: { version: lot?.version, place: { unitId: 'hand', cell: null } },
-  });
-  expect(moved.ok()).toBe(true);
-  await other.reload();
-  // It is on the desk now, and goes from there to where it was to go.
-  await expect(other.getByText(/^\d+ lifts? to go$/)).toBeVisible();
-  const again = doneBy(other, touch);
-  for (let left = await leftOn(other); left > 0; left--) {
-    await expect(other.getByText(left === 1 ? '1 lift to go' : `${left} lifts to go`)).toBeVisible();
-    await again.done();
-  }
-  await expect(other.getByText('All of it is done.')).toBeVisible();
-  await other.getByRole('button', { name: 'Keep it so' }).click();
-  await expect(other.getByRole('button', { name: 'Nothing to lift' })).toBeVisible();
-  await expect(other.getByRole('button', { name: /^Go on with / })).toHaveCount(0);
-  await context.close();
-});
+    // Another device, where somebody has moved a thing of the plan by hand meanwhile.
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, hasTouch: touch });
+    room.watch(context);
+    const other = await context.newPage();
+    await other.goto(`${room.url}/arrange`);
+    await other.getByRole('button', { name: /^Go on with / }).click();
+    await expect(now(other)).toBeVisible();
+    expect(await leftOn(other)).toBe(all - 2);
+    const label = (await now(other).getAttribute('aria-label')) ?? '';
+    const name = /^Lift (.*) from /.exec(label)?.[1] ?? '';
+    const { supplies } = (await (await other.request.get(`${room.url}/api/supplies`)).json()) as {
+      supplies: { name: string; holdings: { id: string; version: number; spot: object | null }[] }[];
+    };
+    const lot = supplies
+      .flatMap((each) => (each.name === name ? each.holdings : []))
+      .find(({ spot }) => spot);
+    const moved = await other.request.put(`${room.url}/api/holdings/${lot?.id}/place`, {
+      data: { version: lot?.version, place: { unitId: 'hand', cell: null } },
+    });
+    expect(moved.ok()).toBe(true);
+    await other.reload();
+    // It is on the desk now, and goes from there to where it was to go.
+    await expect(other.getByText(/^\d+ lifts? to go$/)).toBeVisible();
+    const again = doneBy(other, touch);
+    for (let left = await leftOn(other); left > 0; left--) {
+      await expect(other.getByText(left === 1 ? '1 lift to go' : `${left} lifts to go`)).toBeVisible();
+      await again.done();
+    }
+    await expect(other.getByText('All of it is done.')).toBeVisible();
+    await other.getByRole('button', { name: 'Keep it so' }).click();
+    await expect(other.getByRole('button', { name: 'Nothing to lift' })).toBeVisible();
+    await expect(other.getByRole('button', { name: /^Go on with / })).toHaveCount(0);
+    await context.close();
+  },
+);
 
 test('all of a plan is put back to where it stood, and the rest of one is left as it is', async ({
   page,
   room,
 }) => {
   // The size of the window makes no difference to it.
-  test.skip(test.info().project.name !== 'phone');
   const places = async () => {
     const { supplies } = (await (await page.request.get(`${room.url}/api/supplies`)).json()) as {
       supplies: { holdings: { id: string; spot: { unitId: string; cell: number | null } | null }[] }[];
@@ -181,49 +182,48 @@ test('what goes the same way is carried over together: one tap, one change, take
     .toEqual(wanted);
 });
 
-test('what is planned and what is to be lifted are printed, and so is a packing list; all of it can be read by everybody', async ({
-  page,
-  room,
-}) => {
-  // The size of the window makes no difference to it.
-  test.skip(test.info().project.name !== 'wide');
-  const printed = async (name: string): Promise<number> => {
-    const saving = page.waitForEvent('download');
-    await page.getByRole('button', { name }).click();
-    const pdf = await PDFDocument.load(readFileSync(await (await saving).path()));
-    return pdf.getPageCount();
-  };
-  const grave = async (): Promise<string[]> => {
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    return violations
-      .filter(({ impact }) => impact === 'serious' || impact === 'critical')
-      .map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`);
-  };
-  await page.goto(`${room.url}/arrange`);
-  await expect(page.getByRole('heading', { name: 'Planned' })).toBeVisible();
-  expect(await printed('Print now and planned')).toBeGreaterThan(0);
-  await page.getByRole('button', { name: /^Order: / }).click();
-  expect(await grave()).toEqual([]);
-  // An order is kept by name, and is there to choose.
-  await page.getByRole('slider', { name: 'How smooth' }).fill('0.6');
-  await page.getByRole('textbox', { name: 'Keep this order as' }).fill('Rather smooth');
-  await page.getByRole('button', { name: 'Keep this order' }).click();
-  await expect(page.getByRole('radio', { name: /^Rather smooth/ })).toBeChecked();
-  await expect(page.getByText('60% smooth')).toBeVisible();
-  await page.getByRole('button', { name: /^Begin: \d+ lifts$/ }).click();
-  await expect(now(page)).toBeVisible();
-  expect(await printed('Print the list')).toBeGreaterThan(0);
-  expect(await grave()).toEqual([]);
-  await page.goto(`${room.url}/storage`);
-  expect(await printed('Print a packing list')).toBeGreaterThan(4);
-});
+test(
+  'what is planned and what is to be lifted are printed, and so is a packing list; all of it can be read by everybody',
+  { tag: '@wide' },
+  async ({ page, room }) => {
+    // The size of the window makes no difference to it.
+    const printed = async (name: string): Promise<number> => {
+      const saving = page.waitForEvent('download');
+      await page.getByRole('button', { name }).click();
+      const pdf = await PDFDocument.load(readFileSync(await (await saving).path()));
+      return pdf.getPageCount();
+    };
+    const grave = async (): Promise<string[]> => {
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      return violations
+        .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+        .map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`);
+    };
+    await page.goto(`${room.url}/arrange`);
+    await expect(page.getByRole('heading', { name: 'Planned' })).toBeVisible();
+    expect(await printed('Print now and planned')).toBeGreaterThan(0);
+    await page.getByRole('button', { name: /^Order: / }).click();
+    expect(await grave()).toEqual([]);
+    // An order is kept by name, and is there to choose.
+    await page.getByRole('slider', { name: 'How smooth' }).fill('0.6');
+    await page.getByRole('textbox', { name: 'Keep this order as' }).fill('Rather smooth');
+    await page.getByRole('button', { name: 'Keep this order' }).click();
+    await expect(page.getByRole('radio', { name: /^Rather smooth/ })).toBeChecked();
+    await expect(page.getByText('60% smooth')).toBeVisible();
+    await page.getByRole('button', { name: /^Begin: \d+ lifts$/ }).click();
+    await expect(now(page)).toBeVisible();
+    expect(await printed('Print the list')).toBeGreaterThan(0);
+    expect(await grave()).toEqual([]);
+    await page.goto(`${room.url}/storage`);
+    expect(await printed('Print a packing list')).toBeGreaterThan(4);
+  },
+);
 
 test('a place that is changed in another window is seen: before a plan is begun, and while it is carried out', async ({
   page,
   room,
 }) => {
   // The size of the window makes no difference to it.
-  test.skip(test.info().project.name !== 'phone');
   const wall = async (): Promise<(Grid & { id: string; version: number })[]> =>
     ((await (await page.request.get(`${room.url}/api/wall`)).json()) as { units: never[] }).units;
   /** Somebody else saws the last row off a rack. */

@@ -15,42 +15,45 @@ async function choose(page: Page, button: string, name: string, content: Buffer)
   await (await chooser).setFiles({ name, mimeType: 'application/octet-stream', buffer: content });
 }
 
-test('the whole stash goes out as one document and comes back over a changed one; that is undone too', async ({
-  page,
-  room,
-}) => {
-  // The size of the window makes no difference to it.
-  test.skip(test.info().project.name !== 'wide');
-  await page.goto(`${room.url}/data`);
-  const { name, text } = await saved(page, 'Without photos, as JSON');
-  expect(name).toBe('red-shelf-stash.json');
-  const kept = JSON.parse(text) as { units: { id: string }[] };
-  const units = kept.units.map((unit) => (unit.id === 'room' ? { ...unit, name: 'Attic wall' } : unit));
-  const renamed = Buffer.from(JSON.stringify({ ...kept, units }));
-  await choose(page, 'Choose a backup or document', 'attic.json', renamed);
-  await expect(page.getByText('Replace everything by “attic.json”?')).toBeVisible();
-  await page.getByRole('button', { name: 'Replace' }).click();
-  await expect(page.getByText(/The stash was replaced: 238 supplies/)).toBeVisible();
-  await page.getByRole('link', { name: 'Wall' }).click();
-  await expect(page.getByRole('heading', { name: 'Attic wall' })).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('heading', { name: 'Boathouse wall' })).toBeVisible();
-});
+test(
+  'the whole stash goes out as one document and comes back over a changed one; that is undone too',
+  { tag: '@wide' },
+  async ({ page, room }) => {
+    // The size of the window makes no difference to it.
+    await page.goto(`${room.url}/data`);
+    const { name, text } = await saved(page, 'Without photos, as JSON');
+    expect(name).toBe('red-shelf-stash.json');
+    const kept = JSON.parse(text) as { units: { id: string }[] };
+    const units = kept.units.map((unit) => (unit.id === 'room' ? { ...unit, name: 'Attic wall' } : unit));
+    const renamed = Buffer.from(JSON.stringify({ ...kept, units }));
+    await choose(page, 'Choose a backup or document', 'attic.json', renamed);
+    await expect(page.getByText('Replace everything by “attic.json”?')).toBeVisible();
+    await page.getByRole('button', { name: 'Replace' }).click();
+    await expect(page.getByText(/The stash was replaced: 238 supplies/)).toBeVisible();
+    await page.getByRole('link', { name: 'Wall' }).click();
+    await expect(page.getByRole('heading', { name: 'Attic wall' })).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('heading', { name: 'Boathouse wall' })).toBeVisible();
+  },
+);
 
-test('the list goes out as CSV and, brought in again, changes nothing', async ({ page, room }) => {
-  await page.goto(`${room.url}/data`);
-  const { name, text } = await saved(page, 'Save as CSV');
-  expect(name).toBe('red-shelf-stash.csv');
-  await page.getByRole('button', { name: 'Choose a CSV' }).click();
-  await expect(page.getByRole('heading', { name: 'Bring in a list' })).toBeVisible();
-  await choose(page, 'Choose a CSV', 'again.csv', Buffer.from(text));
-  await expect(page.getByRole('radio', { name: '237 unchanged' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Nothing to import' })).toBeDisabled();
-});
+test(
+  'the list goes out as CSV and, brought in again, changes nothing',
+  { tag: '@wide' },
+  async ({ page, room }) => {
+    await page.goto(`${room.url}/data`);
+    const { name, text } = await saved(page, 'Save as CSV');
+    expect(name).toBe('red-shelf-stash.csv');
+    await page.getByRole('button', { name: 'Choose a CSV' }).click();
+    await expect(page.getByRole('heading', { name: 'Bring in a list' })).toBeVisible();
+    await choose(page, 'Choose a CSV', 'again.csv', Buffer.from(text));
+    await expect(page.getByRole('radio', { name: '237 unchanged' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Nothing to import' })).toBeDisabled();
+  },
+);
 
-test('files that cannot be read are answered with a sentence', async ({ page, room }) => {
+test('files that cannot be read are answered with a sentence', { tag: '@wide' }, async ({ page, room }) => {
   // The size of the window makes no difference to it.
-  test.skip(test.info().project.name !== 'wide');
   await page.goto(`${room.url}/data/import`);
   await choose(page, 'Choose a CSV', 'open.csv', Buffer.from('Name,Colour\n"Fern,#333\nMoss,#444\n'));
   await expect(page.getByText(/quotation mark is opened and never properly closed/)).toBeVisible();

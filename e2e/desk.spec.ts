@@ -20,7 +20,6 @@ test('a marker is refilled by weight: tared, weighed, filled up to what it holds
   room,
 }) => {
   // The size of the window makes no difference to it.
-  test.skip(test.info().project.name !== 'phone');
   const marker = (await all(page, room.url)).find(
     ({ kind, form }) => kind === 'marker' && form === 'alcohol-dual',
   )!;
@@ -104,28 +103,27 @@ test('a project from its palette to what is put away: colours from a file, a nee
 
 test.describe('with the network cut for one', () => {
   test.use({ cut: true });
-  test('two devices log at once, one of them out of reach for a while: nothing is lost', async ({
-    page,
-    room,
-    browser,
-  }) => {
-    // The size of the window makes no difference to it.
-    test.skip(test.info().project.name !== 'wide');
-    const other = await browser.newContext();
-    room.watch(other);
-    const second = await other.newPage();
-    const url = `${room.url}/stash?supply=demo-000010`;
-    await Promise.all([page.goto(url), second.goto(url)]);
-    const before = (await read(page, room.url, 'demo-000010')).stock.left;
-    const use = (on: Page) => on.getByRole('button', { name: 'Use one' });
-    await Promise.all([use(page).waitFor(), use(second).waitFor()]);
-    for (let tap = 0; tap < 3; tap++) await Promise.all([use(page).click(), use(second).click()]);
-    await other.setOffline(true);
-    for (let tap = 0; tap < 2; tap++) await Promise.all([use(page).click(), use(second).click()]);
-    await other.setOffline(false);
-    await expect
-      .poll(async () => (await read(page, room.url, 'demo-000010')).stock.left, { timeout: 15_000 })
-      .toBe(before - 10);
-    await other.close();
-  });
+  test(
+    'two devices log at once, one of them out of reach for a while: nothing is lost',
+    { tag: '@wide' },
+    async ({ page, room, browser }) => {
+      // The size of the window makes no difference to it.
+      const other = await browser.newContext();
+      room.watch(other);
+      const second = await other.newPage();
+      const url = `${room.url}/stash?supply=demo-000010`;
+      await Promise.all([page.goto(url), second.goto(url)]);
+      const before = (await read(page, room.url, 'demo-000010')).stock.left;
+      const use = (on: Page) => on.getByRole('button', { name: 'Use one' });
+      await Promise.all([use(page).waitFor(), use(second).waitFor()]);
+      for (let tap = 0; tap < 3; tap++) await Promise.all([use(page).click(), use(second).click()]);
+      await other.setOffline(true);
+      for (let tap = 0; tap < 2; tap++) await Promise.all([use(page).click(), use(second).click()]);
+      await other.setOffline(false);
+      await expect
+        .poll(async () => (await read(page, room.url, 'demo-000010')).stock.left, { timeout: 15_000 })
+        .toBe(before - 10);
+      await other.close();
+    },
+  );
 });

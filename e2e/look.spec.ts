@@ -48,25 +48,33 @@ test('out of season is out of sight until a search asks for it', async ({ page, 
   await expect(page.getByText(/out of season, not shown/)).toBeHidden();
 });
 
-test('letters are laid from an alphabet sheet, and a purpose is put to sleep', async ({ page, room }) => {
-  await page.goto(`${room.url}/stash?supply=demo-odd-003`);
-  await expect(page.getByText(/Running short of A, E, I?,? ?O/)).toBeVisible();
-  const word = page.getByRole('textbox', { name: 'Can I lay this word?' });
-  await word.fill('hello');
-  await expect(page.getByText(/^Not yet: 1 O short/)).toBeVisible();
-  await word.fill('shirt');
-  await word.press('Enter');
-  await expect(page.getByRole('button', { name: 'One S more, 3 now' })).toBeVisible();
-  await page.getByRole('button', { name: 'More acts' }).click();
-  await page.getByRole('button', { name: 'Let it sleep until its purpose may come back' }).click();
-  await page.getByRole('textbox', { name: 'It was for' }).fill('the harvest stall');
-  await page.getByRole('button', { name: 'Let it sleep', exact: true }).click();
-  await expect(page.getByText(/^Asleep: it was for the harvest stall/)).toBeVisible();
-});
+test(
+  'letters are laid from an alphabet sheet, and a purpose is put to sleep',
+  { tag: '@wide' },
+  async ({ page, room }) => {
+    await page.goto(`${room.url}/stash?supply=demo-odd-003`);
+    await expect(page.getByText(/Running short of A, E, I?,? ?O/)).toBeVisible();
+    const word = page.getByRole('textbox', { name: 'Can I lay this word?' });
+    await word.fill('hello');
+    await expect(page.getByText(/^Not yet: 1 O short/)).toBeVisible();
+    await word.fill('shirt');
+    await word.press('Enter');
+    await expect(page.getByRole('button', { name: 'One S more, 3 now' })).toBeVisible();
+    await page.getByRole('button', { name: 'More acts' }).click();
+    await page.getByRole('button', { name: 'Let it sleep until its purpose may come back' }).click();
+    await page.getByRole('textbox', { name: 'It was for' }).fill('the harvest stall');
+    await page.getByRole('button', { name: 'Let it sleep', exact: true }).click();
+    await expect(page.getByText(/^Asleep: it was for the harvest stall/)).toBeVisible();
+  },
+);
 
-test('paper for a medium: the person’s own word first, with reasons', async ({ page, room }) => {
-  await page.goto(`${room.url}/guide`);
-  await expect(page.getByText(/you noted it as good for this, smooth surface/)).toBeVisible();
-  await page.getByRole('radio', { name: 'water colour' }).click();
-  await expect(page.getByText(/None of these is known to suit/)).toBeVisible();
-});
+test(
+  'paper for a medium: the person’s own word first, with reasons',
+  { tag: '@wide' },
+  async ({ page, room }) => {
+    await page.goto(`${room.url}/guide`);
+    await expect(page.getByText(/you noted it as good for this, smooth surface/)).toBeVisible();
+    await page.getByRole('radio', { name: 'water colour' }).click();
+    await expect(page.getByText(/None of these is known to suit/)).toBeVisible();
+  },
+);

@@ -1,29 +1,30 @@
 import { expect, test } from './room';
 
-test('search in plain words, with a slip forgiven, and filters that combine and stay in the address', async ({
-  page,
-  room,
-}) => {
-  await page.goto(`${room.url}/stash`);
-  const field = page.getByLabel('Colour, name, code or place');
-  await field.fill('pale green satin');
-  await expect(page).toHaveURL(/q=pale\+green\+satin|q=pale%20green%20satin/);
-  await expect(page.getByText(/^\d+ of 237 supplies/)).toBeVisible();
-  await field.fill('unplaced inks');
-  await expect(page.getByText('no place').first()).toBeVisible();
-  await field.fill('mraker teal');
-  await expect(page.getByRole('button', { name: /alcohol dual-tip/ }).first()).toBeVisible();
-  await field.fill('');
-  await page.getByRole('button', { name: 'Filters' }).click();
-  await page.getByRole('checkbox', { name: 'Never used' }).click();
-  await page.getByRole('button', { name: 'Standing: any but gone' }).click();
-  await page.getByRole('radio', { name: 'retired' }).click();
-  await expect(page).toHaveURL(/asks=unused/);
-  await expect(page).toHaveURL(/status=retired/);
-  const shown = await page.getByText(/^\d+ of 237 supplies/).textContent();
-  await page.reload();
-  await expect(page.getByText(shown ?? '')).toBeVisible();
-});
+test(
+  'search in plain words, with a slip forgiven, and filters that combine and stay in the address',
+  { tag: '@both' },
+  async ({ page, room }) => {
+    await page.goto(`${room.url}/stash`);
+    const field = page.getByLabel('Colour, name, code or place');
+    await field.fill('pale green satin');
+    await expect(page).toHaveURL(/q=pale\+green\+satin|q=pale%20green%20satin/);
+    await expect(page.getByText(/^\d+ of 237 supplies/)).toBeVisible();
+    await field.fill('unplaced inks');
+    await expect(page.getByText('no place').first()).toBeVisible();
+    await field.fill('mraker teal');
+    await expect(page.getByRole('button', { name: /alcohol dual-tip/ }).first()).toBeVisible();
+    await field.fill('');
+    await page.getByRole('button', { name: 'Filters' }).click();
+    await page.getByRole('checkbox', { name: 'Never used' }).click();
+    await page.getByRole('button', { name: 'Standing: any but gone' }).click();
+    await page.getByRole('radio', { name: 'retired' }).click();
+    await expect(page).toHaveURL(/asks=unused/);
+    await expect(page).toHaveURL(/status=retired/);
+    const shown = await page.getByText(/^\d+ of 237 supplies/).textContent();
+    await page.reload();
+    await expect(page.getByText(shown ?? '')).toBeVisible();
+  },
+);
 
 test('many are changed at once, and one undo takes it all back', async ({ page, room }) => {
   await page.goto(`${room.url}/stash?q=ember`);
@@ -43,7 +44,7 @@ test('many are changed at once, and one undo takes it all back', async ({ page, 
   await expect(page.getByText('Nothing matches. Try fewer words.')).toBeVisible();
 });
 
-test('two records that are one thing become one', async ({ page, room }) => {
+test('two records that are one thing become one', { tag: '@wide' }, async ({ page, room }) => {
   await page.goto(`${room.url}/stash?q=ember latch full pad`);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.getByRole('textbox', { name: 'Name' }).fill('Ember Latch');
@@ -58,24 +59,25 @@ test('two records that are one thing become one', async ({ page, room }) => {
   await expect(page.getByText('1 of 237 supplies')).toBeVisible();
 });
 
-test('the rainbow is the person’s own: neutrals first, shown on a live strip, and the list follows', async ({
-  page,
-  room,
-}) => {
-  await page.goto(`${room.url}/arrange/families`);
-  await page.getByRole('button', { name: 'Neutrals first' }).click();
-  await expect(page.getByRole('img', { name: /^Your stash, Neutral, Red/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Keep it so' }).click();
-  await expect(page.getByText('Preferences: kept.')).toBeVisible();
-  await page.goto(`${room.url}/settings`);
-  await page.getByRole('radio', { name: 'inches and ounces' }).click();
-  await expect(page.getByText('Preferences: kept.')).toBeVisible();
-  await page.goto(`${room.url}/stash`);
-  await expect(page.getByRole('heading', { level: 2 }).first()).toHaveText('Neutral');
-  await page.goto(`${room.url}/stash?q=satin&kind=ribbon`);
-  await page.getByRole('button', { name: /spool/ }).first().click();
-  await expect(page.getByText(/^\d.* in$/).first()).toBeVisible();
-});
+test(
+  'the rainbow is the person’s own: neutrals first, shown on a live strip, and the list follows',
+  { tag: '@wide' },
+  async ({ page, room }) => {
+    await page.goto(`${room.url}/arrange/families`);
+    await page.getByRole('button', { name: 'Neutrals first' }).click();
+    await expect(page.getByRole('img', { name: /^Your stash, Neutral, Red/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Keep it so' }).click();
+    await expect(page.getByText('Preferences: kept.')).toBeVisible();
+    await page.goto(`${room.url}/settings`);
+    await page.getByRole('radio', { name: 'inches and ounces' }).click();
+    await expect(page.getByText('Preferences: kept.')).toBeVisible();
+    await page.goto(`${room.url}/stash`);
+    await expect(page.getByRole('heading', { level: 2 }).first()).toHaveText('Neutral');
+    await page.goto(`${room.url}/stash?q=satin&kind=ribbon`);
+    await page.getByRole('button', { name: /spool/ }).first().click();
+    await expect(page.getByText(/^\d.* in$/).first()).toBeVisible();
+  },
+);
 
 test('card is counted by its stack, cut into bases, and put aside for a project', async ({ page, room }) => {
   await page.goto(`${room.url}/stash?kind=cardstock&q=ember latch`);

@@ -22,7 +22,6 @@ test('a new version says that it is there, and is loaded when the person wants i
   web,
 }) => {
   // The size of the window makes no difference to it.
-  test.skip(test.info().project.name !== 'phone');
   await page.goto(`${room.url}/stash`);
   await page.evaluate(() => navigator.serviceWorker.ready);
   await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);

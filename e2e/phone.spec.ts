@@ -22,7 +22,6 @@ test('a phone is let in by the passphrase, works, is shut out, and loses nothing
   browser,
 }) => {
   // The size of the window makes no difference to it.
-  test.skip(test.info().project.name !== 'phone');
   await page.goto(`${room.url}/settings`);
   await page.getByRole('button', { name: 'On your phone' }).click();
   await page.getByRole('textbox', { name: 'Passphrase' }).fill('too short');

@@ -48,26 +48,27 @@ test('the same thing in another colour keeps everything but name, code and colou
   await expect(page.getByText('satin', { exact: true })).toBeVisible();
 });
 
-test('a kit is begun, filled by searching, and dissolved without losing its things', async ({
-  page,
-  room,
-}) => {
-  await page.goto(`${room.url}/bench/kits`);
-  await page.getByRole('button', { name: 'Begin', exact: true }).click();
-  await expect(page.getByText('The name is missing.', { exact: false })).toBeVisible();
-  await page.getByRole('radio', { name: 'kit' }).click();
-  await page.getByRole('textbox', { name: 'Its name' }).fill('Winter cards');
-  await page.getByRole('button', { name: 'Begin', exact: true }).click();
-  await page.getByRole('button', { name: 'Choose what is in it' }).click();
-  await page.getByLabel('Colour, name, code or place').fill('ember latch full pad');
-  await page.getByRole('checkbox', { name: /Ember Latch/ }).click();
-  await expect(page.getByText('Winter cards: kept.')).toBeVisible();
-  await page.getByRole('button', { name: 'Close', exact: true }).click();
-  const inIt = page.getByRole('list', { name: 'In it' });
-  await expect(inIt.getByRole('link', { name: 'Ember Latch', exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Dissolve…' }).click();
-  await page.getByRole('button', { name: 'Dissolve it' }).click();
-  await expect(page.getByText(/its things stand on their own/)).toBeVisible();
-  // For a moment it is named twice: as what was in it, and as what is free again.
-  await expect(page.getByText('Ember Latch').first()).toBeVisible();
-});
+test(
+  'a kit is begun, filled by searching, and dissolved without losing its things',
+  { tag: '@wide' },
+  async ({ page, room }) => {
+    await page.goto(`${room.url}/bench/kits`);
+    await page.getByRole('button', { name: 'Begin', exact: true }).click();
+    await expect(page.getByText('The name is missing.', { exact: false })).toBeVisible();
+    await page.getByRole('radio', { name: 'kit' }).click();
+    await page.getByRole('textbox', { name: 'Its name' }).fill('Winter cards');
+    await page.getByRole('button', { name: 'Begin', exact: true }).click();
+    await page.getByRole('button', { name: 'Choose what is in it' }).click();
+    await page.getByLabel('Colour, name, code or place').fill('ember latch full pad');
+    await page.getByRole('checkbox', { name: /Ember Latch/ }).click();
+    await expect(page.getByText('Winter cards: kept.')).toBeVisible();
+    await page.getByRole('button', { name: 'Close', exact: true }).click();
+    const inIt = page.getByRole('list', { name: 'In it' });
+    await expect(inIt.getByRole('link', { name: 'Ember Latch', exact: true })).toBeVisible();
+    await page.getByRole('button', { name: 'Dissolve…' }).click();
+    await page.getByRole('button', { name: 'Dissolve it' }).click();
+    await expect(page.getByText(/its things stand on their own/)).toBeVisible();
+    // For a moment it is named twice: as what was in it, and as what is free again.
+    await expect(page.getByText('Ember Latch').first()).toBeVisible();
+  },
+);

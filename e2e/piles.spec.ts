@@ -1,52 +1,54 @@
 import { expect, test } from './room';
 
-test('a pile with the keyboard alone: name, colour, next; left, and taken up again', async ({
-  page,
-  room,
-}) => {
-  await page.goto(`${room.url}/stash/pile`);
-  await page.getByRole('radio', { name: 'Marker', exact: true }).click();
-  await page.getByRole('textbox', { name: 'Maker' }).fill('Osselwick');
-  await page.getByRole('button', { name: 'Start the pile' }).click();
-  await expect(page.getByText('0 entered')).toBeVisible();
-  await page.getByRole('textbox', { name: 'Name' }).focus();
-  for (const [name, hex] of [
-    ['Pile Rust', '#a04020'],
-    ['Pile Straw', 'dusty rose'],
-  ] as const) {
-    await page.keyboard.type(name);
-    await page.keyboard.press('Enter');
-    await page.keyboard.type(hex);
-    if (hex === 'dusty rose') {
-      // What people mean by plain words is known as they are typed, with nothing to be taken.
-      await expect(page.getByText(/^pink, \d+% sure$/)).toBeVisible();
+test(
+  'a pile with the keyboard alone: name, colour, next; left, and taken up again',
+  { tag: '@wide' },
+  async ({ page, room }) => {
+    await page.goto(`${room.url}/stash/pile`);
+    await page.getByRole('radio', { name: 'Marker', exact: true }).click();
+    await page.getByRole('textbox', { name: 'Maker' }).fill('Osselwick');
+    await page.getByRole('button', { name: 'Start the pile' }).click();
+    await expect(page.getByText('0 entered')).toBeVisible();
+    await page.getByRole('textbox', { name: 'Name' }).focus();
+    for (const [name, hex] of [
+      ['Pile Rust', '#a04020'],
+      ['Pile Straw', 'dusty rose'],
+    ] as const) {
+      await page.keyboard.type(name);
+      await page.keyboard.press('Enter');
+      await page.keyboard.type(hex);
+      if (hex === 'dusty rose') {
+        // What people mean by plain words is known as they are typed, with nothing to be taken.
+        await expect(page.getByText(/^pink, \d+% sure$/)).toBeVisible();
+      }
+      await page.keyboard.press('Enter');
+      await expect(page.getByRole('button', { name: new RegExp(`${name} `) })).toBeVisible();
+      await expect(page.getByRole('textbox', { name: 'Name' })).toBeFocused();
     }
-    await page.keyboard.press('Enter');
-    await expect(page.getByRole('button', { name: new RegExp(`${name} `) })).toBeVisible();
-    await expect(page.getByRole('textbox', { name: 'Name' })).toBeFocused();
-  }
-  await page.getByRole('button', { name: 'Leave it for now' }).click();
-  await page.getByRole('button', { name: /Osselwick: 2 entered/ }).click();
-  await expect(page.getByText('2 entered')).toBeVisible();
-  await expect(page.getByRole('button', { name: /Pile Straw/ })).toBeVisible();
-});
+    await page.getByRole('button', { name: 'Leave it for now' }).click();
+    await page.getByRole('button', { name: /Osselwick: 2 entered/ }).click();
+    await expect(page.getByText('2 entered')).toBeVisible();
+    await expect(page.getByRole('button', { name: /Pile Straw/ })).toBeVisible();
+  },
+);
 
-test('a pasted list says line by line what is wrong, and adds the rest in one change', async ({
-  page,
-  room,
-}) => {
-  await page.goto(`${room.url}/stash/pile`);
-  await page.getByRole('button', { name: 'Start the pile' }).click();
-  await page.getByRole('button', { name: 'Paste a list' }).click();
-  await page
-    .getByRole('textbox', { name: /One thing a line/ })
-    .fill('Paste Moss, #3a5f36, 71\nPaste Nothing\nPaste Rose, dusty rose\n72; Paste Sky; skyblue\n');
-  await expect(page.getByText(/Line 2 “Paste Nothing” has no colour/)).toBeVisible();
-  await page.getByRole('button', { name: 'Add 3 supplies' }).click();
-  await expect(page.getByText('3 entered')).toBeVisible();
-  await page.goto(`${room.url}/stash?q=paste`);
-  await expect(page.getByText('3 of 240 supplies')).toBeVisible();
-});
+test(
+  'a pasted list says line by line what is wrong, and adds the rest in one change',
+  { tag: '@wide' },
+  async ({ page, room }) => {
+    await page.goto(`${room.url}/stash/pile`);
+    await page.getByRole('button', { name: 'Start the pile' }).click();
+    await page.getByRole('button', { name: 'Paste a list' }).click();
+    await page
+      .getByRole('textbox', { name: /One thing a line/ })
+      .fill('Paste Moss, #3a5f36, 71\nPaste Nothing\nPaste Rose, dusty rose\n72; Paste Sky; skyblue\n');
+    await expect(page.getByText(/Line 2 “Paste Nothing” has no colour/)).toBeVisible();
+    await page.getByRole('button', { name: 'Add 3 supplies' }).click();
+    await expect(page.getByText('3 entered')).toBeVisible();
+    await page.goto(`${room.url}/stash?q=paste`);
+    await expect(page.getByText('3 of 240 supplies')).toBeVisible();
+  },
+);
 
 test('a range comes in as a checklist, and what is ticked is owned', async ({ page, room }) => {
   await page.goto(`${room.url}/stash/ranges`);

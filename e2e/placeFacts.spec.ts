@@ -8,27 +8,28 @@ const slot = (page: Page, address: string) =>
   page.getByRole('button', { name: new RegExp(`^Slot ${address}[,:]`) }).first();
 const RACK = '/storage?unit=demo-000000';
 
-test('a rack gets a column more: everything keeps its row, and a name of one’s own stays with its place', async ({
-  page,
-  room,
-}) => {
-  await page.goto(room.url);
-  const before = (await slot(page, 'A2·01').getAttribute('aria-label')) ?? '';
-  const thing = before.replace('Slot A2·01', '');
-  await page.goto(room.url + RACK);
-  const columns = page.getByRole('textbox', { name: 'Columns', exact: true });
-  await columns.fill(String(Number(await columns.inputValue()) + 1));
-  await page.getByRole('textbox', { name: 'Place', exact: true }).fill('A2·03');
-  await page.getByRole('textbox', { name: 'Its own name' }).fill('Reds');
-  await page.getByRole('button', { name: 'Name it' }).click();
-  await expect(page.getByText('A2·03 is A·Reds')).toBeVisible();
-  await expect(page.getByText(/will have no place/)).toHaveCount(0);
-  await page.getByRole('button', { name: 'Keep it so' }).click();
-  await expect(page.getByText('Pad rack: the wall was changed.')).toBeVisible();
-  await page.goto(room.url);
-  await expect(slot(page, 'A2·01')).toHaveAttribute('aria-label', `Slot A2·01${thing}`);
-  await expect(slot(page, 'A·Reds')).toBeVisible();
-});
+test(
+  'a rack gets a column more: everything keeps its row, and a name of one’s own stays with its place',
+  { tag: '@both' },
+  async ({ page, room }) => {
+    await page.goto(room.url);
+    const before = (await slot(page, 'A2·01').getAttribute('aria-label')) ?? '';
+    const thing = before.replace('Slot A2·01', '');
+    await page.goto(room.url + RACK);
+    const columns = page.getByRole('textbox', { name: 'Columns', exact: true });
+    await columns.fill(String(Number(await columns.inputValue()) + 1));
+    await page.getByRole('textbox', { name: 'Place', exact: true }).fill('A2·03');
+    await page.getByRole('textbox', { name: 'Its own name' }).fill('Reds');
+    await page.getByRole('button', { name: 'Name it' }).click();
+    await expect(page.getByText('A2·03 is A·Reds')).toBeVisible();
+    await expect(page.getByText(/will have no place/)).toHaveCount(0);
+    await page.getByRole('button', { name: 'Keep it so' }).click();
+    await expect(page.getByText('Pad rack: the wall was changed.')).toBeVisible();
+    await page.goto(room.url);
+    await expect(slot(page, 'A2·01')).toHaveAttribute('aria-label', `Slot A2·01${thing}`);
+    await expect(slot(page, 'A·Reds')).toBeVisible();
+  },
+);
 
 test('a closed place has a picture with its day, which is shown with what is in it', async ({
   page,
@@ -77,15 +78,19 @@ test('what stands behind something has a place of its own', async ({ page, room 
 test.describe('the room', () => {
   test.use({ wall: 'room' });
   for (const scheme of ['light', 'dark'] as const)
-    test(`has no serious or critical accessibility finding, ${scheme}`, async ({ page, room }) => {
-      await page.emulateMedia({ colorScheme: scheme });
-      await page.goto(room.url);
-      await expect(page.getByRole('button', { name: 'Go to Drawer tower' })).toBeVisible();
-      await page.getByRole('button', { name: /^How far things are/ }).click();
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      const grave = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-      expect(grave.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
-    });
+    test(
+      `has no serious or critical accessibility finding, ${scheme}`,
+      { tag: '@both' },
+      async ({ page, room }) => {
+        await page.emulateMedia({ colorScheme: scheme });
+        await page.goto(room.url);
+        await expect(page.getByRole('button', { name: 'Go to Drawer tower' })).toBeVisible();
+        await page.getByRole('button', { name: /^How far things are/ }).click();
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        const grave = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+        expect(grave.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+      },
+    );
 });
 
 interface Unit {
@@ -137,27 +142,28 @@ test('what is used much and stands far changes places with what is idle at hand,
   await expect(page.getByRole('button', { name: `Change ${busy} and Idle Reed` })).toBeVisible();
 });
 
-test('where a box goes is judged as it is typed: into a drawer by its measures, on top of another by its height', async ({
-  page,
-  room,
-}) => {
-  await page.goto(`${room.url}/rack?template=box`);
-  await page.getByRole('button', { name: 'It stands in: another' }).click();
-  await page.getByRole('radio', { name: 'M Paper drawer', exact: true }).click();
-  const width = page.getByRole('textbox', { name: 'Width inside' });
-  await width.fill('50 cm');
-  await expect(page.getByText(/^It does not go into Paper drawer as measured: .*too wide/)).toBeVisible();
-  await width.fill('200 mm');
-  await page.getByRole('textbox', { name: 'Height inside' }).fill('30 mm');
-  await page.getByRole('textbox', { name: 'Depth inside' }).fill('200 mm');
-  await expect(page.getByText(/^It does not go into Paper drawer/)).toHaveCount(0);
-  // The drawer of the tower is put on top of the bench instead: its height is what the bench is high.
-  await page.goto(`${room.url}/storage?unit=demo-paper-drawer`);
-  await page.getByRole('button', { name: 'Put it on top of: another' }).click();
-  await page.getByRole('radio', { name: 'Work bench', exact: true }).click();
-  await expect(page.getByText('It stands in: the room')).toBeVisible();
-  await expect(page.getByRole('textbox', { name: 'From the floor' })).toHaveValue(/^74(\.0)? cm$|^740 mm$/);
-});
+test(
+  'where a box goes is judged as it is typed: into a drawer by its measures, on top of another by its height',
+  { tag: '@wide' },
+  async ({ page, room }) => {
+    await page.goto(`${room.url}/rack?template=box`);
+    await page.getByRole('button', { name: 'It stands in: another' }).click();
+    await page.getByRole('radio', { name: 'M Paper drawer', exact: true }).click();
+    const width = page.getByRole('textbox', { name: 'Width inside' });
+    await width.fill('50 cm');
+    await expect(page.getByText(/^It does not go into Paper drawer as measured: .*too wide/)).toBeVisible();
+    await width.fill('200 mm');
+    await page.getByRole('textbox', { name: 'Height inside' }).fill('30 mm');
+    await page.getByRole('textbox', { name: 'Depth inside' }).fill('200 mm');
+    await expect(page.getByText(/^It does not go into Paper drawer/)).toHaveCount(0);
+    // The drawer of the tower is put on top of the bench instead: its height is what the bench is high.
+    await page.goto(`${room.url}/storage?unit=demo-paper-drawer`);
+    await page.getByRole('button', { name: 'Put it on top of: another' }).click();
+    await page.getByRole('radio', { name: 'Work bench', exact: true }).click();
+    await expect(page.getByText('It stands in: the room')).toBeVisible();
+    await expect(page.getByRole('textbox', { name: 'From the floor' })).toHaveValue(/^74(\.0)? cm$|^740 mm$/);
+  },
+);
 
 test('what is too much for a place is listed with it, and more of the same is counted while it can be bought', async ({
   page,
@@ -177,25 +183,26 @@ test('what is too much for a place is listed with it, and more of the same is co
   await expect(page.getByRole('heading', { name: 'M Paper drawer' })).toBeVisible();
 });
 
-test('sheets of a drawer as pages of a book: how many, and how thick once a page was measured', async ({
-  page,
-  room,
-}) => {
-  await page.goto(`${room.url}/elsewhere?unit=demo-paper-drawer`);
-  await expect(page.getByRole('heading', { name: 'As pages of a book' })).toBeVisible();
-  const sheets = Number(
-    /^(\d+) sheets, the largest/.exec(await page.getByText(/sheets, the largest/).innerText())?.[1],
-  );
-  await page.getByLabel('Pockets a page').fill('10');
-  await expect(
-    page.getByText(new RegExp(`^${Math.ceil(sheets / 10)} pages.*Measure an empty page`)),
-  ).toBeVisible();
-  await page.getByLabel('Pockets a page').fill('none');
-  await expect(page.getByText('A page has 1 to 200 pockets, both sides counted.')).toBeVisible();
-  await page.getByLabel('Pockets a page').fill('10');
-  await page.getByLabel('Page thickness').fill('1 mm');
-  await expect(page.getByText(/at the spine .*covers and rings not counted\.$/)).toBeVisible();
-});
+test(
+  'sheets of a drawer as pages of a book: how many, and how thick once a page was measured',
+  { tag: '@wide' },
+  async ({ page, room }) => {
+    await page.goto(`${room.url}/elsewhere?unit=demo-paper-drawer`);
+    await expect(page.getByRole('heading', { name: 'As pages of a book' })).toBeVisible();
+    const sheets = Number(
+      /^(\d+) sheets, the largest/.exec(await page.getByText(/sheets, the largest/).innerText())?.[1],
+    );
+    await page.getByLabel('Pockets a page').fill('10');
+    await expect(
+      page.getByText(new RegExp(`^${Math.ceil(sheets / 10)} pages.*Measure an empty page`)),
+    ).toBeVisible();
+    await page.getByLabel('Pockets a page').fill('none');
+    await expect(page.getByText('A page has 1 to 200 pockets, both sides counted.')).toBeVisible();
+    await page.getByLabel('Pockets a page').fill('10');
+    await page.getByLabel('Page thickness').fill('1 mm');
+    await expect(page.getByText(/at the spine .*covers and rings not counted\.$/)).toBeVisible();
+  },
+);
 
 test('where anything will do, pointing at a taken slot finds the nearest open one', async ({
   page,

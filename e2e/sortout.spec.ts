@@ -1,36 +1,36 @@
 import { expect, test } from './room';
 
-test('sorting out a pile: verdicts, what they free, left and taken up again, and undone', async ({
-  page,
-  room,
-}) => {
-  await page.goto(`${room.url}/gaps/sort-out`);
-  await page.getByRole('button', { name: /^Inks: 57/ }).click();
-  await expect(page.getByText('0 of 57 decided')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep (1)' }).click();
-  await expect(page.getByText('1 of 57 decided')).toBeVisible();
-  const name = (await page.getByRole('heading', { level: 2 }).first().textContent()) ?? '';
-  await page.getByRole('button', { name: 'Let go (4)' }).click();
-  await expect(page.getByText('2 of 57 decided')).toBeVisible();
-  await expect(page.getByText(/Let go: 1 thing, frees 1 slot, \d+ cm along the shelf/)).toBeVisible();
-  await page.getByRole('button', { name: 'Pass on (3)' }).click();
-  await expect(page.getByText('3 of 57 decided')).toBeVisible();
-  await page.getByRole('button', { name: 'Leave it for now' }).click();
-  await page.getByRole('button', { name: /Inks, .*: 3 decided/ }).click();
-  await expect(page.getByText('3 of 57 decided')).toBeVisible();
-  // What was let go keeps its history under "gone", and every verdict can be taken back.
-  await page.goto(`${room.url}/stash?status=gone`);
-  await expect(page.getByRole('button', { name: new RegExp(name) })).toBeVisible();
-  await page.goto(`${room.url}/journal`);
-  await page
-    .getByRole('button', { name: `Undo: ${name} is out of your stash. Its history stays.` })
-    .first()
-    .click();
-  await expect(page.getByText(/changed since|Undone/).first()).toBeVisible();
-});
+test(
+  'sorting out a pile: verdicts, what they free, left and taken up again, and undone',
+  { tag: '@both' },
+  async ({ page, room }) => {
+    await page.goto(`${room.url}/gaps/sort-out`);
+    await page.getByRole('button', { name: /^Inks: 57/ }).click();
+    await expect(page.getByText('0 of 57 decided')).toBeVisible();
+    await page.getByRole('button', { name: 'Keep (1)' }).click();
+    await expect(page.getByText('1 of 57 decided')).toBeVisible();
+    const name = (await page.getByRole('heading', { level: 2 }).first().textContent()) ?? '';
+    await page.getByRole('button', { name: 'Let go (4)' }).click();
+    await expect(page.getByText('2 of 57 decided')).toBeVisible();
+    await expect(page.getByText(/Let go: 1 thing, frees 1 slot, \d+ cm along the shelf/)).toBeVisible();
+    await page.getByRole('button', { name: 'Pass on (3)' }).click();
+    await expect(page.getByText('3 of 57 decided')).toBeVisible();
+    await page.getByRole('button', { name: 'Leave it for now' }).click();
+    await page.getByRole('button', { name: /Inks, .*: 3 decided/ }).click();
+    await expect(page.getByText('3 of 57 decided')).toBeVisible();
+    // What was let go keeps its history under "gone", and every verdict can be taken back.
+    await page.goto(`${room.url}/stash?status=gone`);
+    await expect(page.getByRole('button', { name: new RegExp(name) })).toBeVisible();
+    await page.goto(`${room.url}/journal`);
+    await page
+      .getByRole('button', { name: `Undo: ${name} is out of your stash. Its history stays.` })
+      .first()
+      .click();
+    await expect(page.getByText(/changed since|Undone/).first()).toBeVisible();
+  },
+);
 
-test('verdicts with the keyboard', async ({ page, room, isMobile: _ }, { project }) => {
-  test.skip(project.name === 'phone', 'a phone has no keys');
+test('verdicts with the keyboard', { tag: '@wide' }, async ({ page, room }) => {
   await page.goto(`${room.url}/gaps/sort-out`);
   await page.getByRole('button', { name: /^Ribbons/ }).click();
   await expect(page.getByText(/^0 of \d+ decided/)).toBeVisible();

@@ -33,7 +33,7 @@ test('a colour by its name, suggested as one types', async ({ page }) => {
   await expect(page.getByText(/^green, \d+% sure/)).toBeVisible();
 });
 
-test('a colour on the wheel, with the keyboard alone', async ({ page }) => {
+test('a colour on the wheel, with the keyboard alone', { tag: '@wide' }, async ({ page }) => {
   await openWays(page, 'Wheel');
   const hue = page.getByRole('slider', { name: 'Hue' });
   await page.getByRole('slider', { name: 'Grey to vivid' }).focus();
@@ -75,25 +75,26 @@ test('what is no picture is refused with a sentence', async ({ page }) => {
   await expect(page.getByText(/“song.mp3” is not a picture/)).toBeVisible();
 });
 
-test('a patterned sheet gives its colours; one becomes its home, the others are kept for searching', async ({
-  page,
-  room,
-}) => {
-  await page.getByRole('radio', { name: 'Cardstock', exact: true }).click();
-  await page.getByRole('textbox', { name: 'Name' }).fill('Checked Sheet');
-  await openWays(page, 'Photo');
-  const chooser = page.waitForEvent('filechooser');
-  await page.getByRole('button', { name: 'Choose or take a picture' }).click();
-  const buffer = await halves(plain(200, 100, '#c23030'), plain(70, 100, '#2050b0'), 0);
-  await (await chooser).setFiles({ name: 'sheet.png', mimeType: 'image/png', buffer });
-  await page.getByRole('button', { name: 'Colours of the whole sheet' }).click();
-  await page.getByText(/proposed/).click();
-  await page.getByRole('button', { name: 'Add and look' }).click();
-  await expect(page.getByRole('heading', { name: 'Checked Sheet' })).toBeVisible();
-  await expect(page.getByText('Also found by')).toBeVisible();
-  await page.goto(`${room.url}/stash?q=blue checked`);
-  await expect(page.getByRole('button', { name: /Checked Sheet/ })).toBeVisible();
-});
+test(
+  'a patterned sheet gives its colours; one becomes its home, the others are kept for searching',
+  { tag: '@wide' },
+  async ({ page, room }) => {
+    await page.getByRole('radio', { name: 'Cardstock', exact: true }).click();
+    await page.getByRole('textbox', { name: 'Name' }).fill('Checked Sheet');
+    await openWays(page, 'Photo');
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Choose or take a picture' }).click();
+    const buffer = await halves(plain(200, 100, '#c23030'), plain(70, 100, '#2050b0'), 0);
+    await (await chooser).setFiles({ name: 'sheet.png', mimeType: 'image/png', buffer });
+    await page.getByRole('button', { name: 'Colours of the whole sheet' }).click();
+    await page.getByText(/proposed/).click();
+    await page.getByRole('button', { name: 'Add and look' }).click();
+    await expect(page.getByRole('heading', { name: 'Checked Sheet' })).toBeVisible();
+    await expect(page.getByText('Also found by')).toBeVisible();
+    await page.goto(`${room.url}/stash?q=blue checked`);
+    await expect(page.getByRole('button', { name: /Checked Sheet/ })).toBeVisible();
+  },
+);
 
 test('a true swatch with the colour reader: three readings, and it decides the colour', async ({
   page,

@@ -8,6 +8,7 @@ import { asideProcess } from './aside/beside';
 import { readerProcess } from './aside/reader';
 import { holdAlone } from './db/holdAlone';
 import { openedBeside } from './db/ownFiles';
+import { readOnce } from './http/route';
 import { routesUnderWay, untilQuiet } from './http/underWay';
 import { openStore } from './db/open';
 import { photoProcesses } from './jobs/photoProcesses';
@@ -88,6 +89,7 @@ server.keepAliveTimeout = 75_000;
 /** Once nobody is waiting for anything: what gaps and figures are worked out of is read, and kept. */
 async function warmUp(): Promise<void> {
   await untilQuiet(QUIET_MS);
+  await readOnce();
   await colourNames();
   await reader('gaps');
   await reader('figures');

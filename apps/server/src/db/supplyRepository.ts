@@ -1,5 +1,5 @@
 import type { Holding } from '@red-shelf/core';
-import { asc, eq, gt, inArray, max, sql, type SQL } from 'drizzle-orm';
+import { eq, gt, max, sql, type SQL } from 'drizzle-orm';
 import { lotsBetween, lotsOf } from './holdingRepository';
 import { breathe, chunks, touch, type Readable, type Tx } from './tx';
 import { supplies, type usage } from './schema';
@@ -16,15 +16,9 @@ export interface SupplyWithState {
 }
 
 type Row = typeof supplies.$inferSelect;
-const recordOf = ({ seq: _, ...record }: Row): SupplyRecord => record;
 
-const withLots = (
-  { supply, seq, usage: used }: Omit<SupplyWithState, 'lots'>,
-  lots: ReadonlyMap<string, Holding[]>,
-): SupplyWithState => ({ supply, seq, usage: used, lots: lots.get(supply.id) ?? [] });
-
-/** A row of the joined tables as SQLite gives it. */
-interface RawRow {
+/** A row as SQLite gives it. There are many, so they are read without the mapping of single rows. */
+interface RawRecord {
   id: string;
   version: number;
   kind: Row['kind'];
@@ -42,44 +36,50 @@ interface RawRow {
   facts: string;
   created_at: string;
   updated_at: string;
+  removed_at: string | null;
   seq: number;
+}
+interface RawRow extends RawRecord {
   uses: number | null;
   used: number | null;
   last_used_at: string | null;
 }
 
-const fromRaw = (row: RawRow): Omit<SupplyWithState, 'lots'> => ({
-  supply: {
-    id: row.id,
-    version: row.version,
-    kind: row.kind,
-    form: row.form,
-    name: row.name,
-    maker: row.maker,
-    range: row.range,
-    code: row.code,
-    hex: row.hex,
-    finish: row.finish,
-    familyOverride: row.family_override,
-    familyReason: row.family_reason,
-    note: row.note,
-    number: row.number,
-    facts: JSON.parse(row.facts) as Row['facts'],
-    createdAt: row.created_at,
-    updatedAt: row.updated_at,
-    removedAt: null,
-  },
+const recordOf = (row: RawRecord): SupplyRecord => ({
+  id: row.id,
+  version: row.version,
+  kind: row.kind,
+  form: row.form,
+  name: row.name,
+  maker: row.maker,
+  range: row.range,
+  code: row.code,
+  hex: row.hex,
+  finish: row.finish,
+  familyOverride: row.family_override,
+  familyReason: row.family_reason,
+  note: row.note,
+  number: row.number,
+  facts: JSON.parse(row.facts) as Row['facts'],
+  createdAt: row.created_at,
+  updatedAt: row.updated_at,
+  removedAt: row.removed_at,
+});
+
+const withLots = (row: RawRow, lots: ReadonlyMap<string, Holding[]>): SupplyWithState => ({
+  supply: recordOf(row),
   seq: row.seq,
   usage:
     row.uses === null
       ? null
       : { supplyId: row.id, uses: row.uses, used: row.used ?? 0, lastUsedAt: row.last_used_at },
+  lots: lots.get(row.id) ?? [],
 });
 
 /** So many supplies are read at a stretch. */
 const PAGE = 250;
 
-/** Supplies that were not removed, chosen by a condition; read without the mapping of single rows, since there are many. */
+/** Supplies that were not removed, chosen by a condition. */
 const rawRows = (db: Readable, where: SQL): Promise<RawRow[]> =>
   db.all<RawRow>(
     sql`select s.*, u.uses, u.used, u.last_used_at from supplies s left join usage u on u.supply_id = s.id
@@ -92,9 +92,8 @@ export async function* supplyPages(db: Readable): AsyncGenerator<SupplyWithState
     const raw = await rawRows(db, sql`s.id > ${after} order by s.id limit ${PAGE}`);
     const last = raw[raw.length - 1];
     if (!last) return;
-    const rows = raw.map(fromRaw);
     const lots = await lotsBetween(db, after, last.id);
-    yield rows.map((row) => withLots(row, lots));
+    yield raw.map((row) => withLots(row, lots));
     if (raw.length < PAGE) return;
     after = last.id;
     await breathe();
@@ -113,7 +112,7 @@ export async function someSupplies(db: Readable, ids: readonly string[]): Promis
   const lots = await lotsOf(db, ids);
   const found: SupplyWithState[] = [];
   for (const some of chunks(ids))
-    for (const row of await rawRows(db, sql`s.id in ${some}`)) found.push(withLots(fromRaw(row), lots));
+    for (const row of await rawRows(db, sql`s.id in ${some}`)) found.push(withLots(row, lots));
   return found.sort((p, q) => (p.supply.id < q.supply.id ? -1 : 1));
 }
 
@@ -129,26 +128,26 @@ export const findSupply = async (db: Readable, id: string): Promise<SupplyWithSt
 export const supplyRecord = async (db: Readable, id: string): Promise<SupplyRecord | undefined> =>
   (await supplyRecords(db, [id])).get(id);
 
+const rawRecords = (db: Readable, which: SQL): Promise<RawRecord[]> =>
+  db.all<RawRecord>(sql`select * from supplies ${which}`);
+
 export async function supplyRecords(
   db: Readable,
   ids: readonly string[],
 ): Promise<Map<string, SupplyRecord>> {
   const found = new Map<string, SupplyRecord>();
   for (const some of chunks(ids))
-    for (const row of await db.select().from(supplies).where(inArray(supplies.id, some)))
-      found.set(row.id, recordOf(row));
+    for (const row of await rawRecords(db, sql`where id in ${some}`)) found.set(row.id, recordOf(row));
   return found;
 }
 
 /** Every supply's record, removed ones too, in order of id. */
 export const recordsAfter = async (db: Readable, after: string, most: number): Promise<SupplyRecord[]> =>
-  (await db.select().from(supplies).where(gt(supplies.id, after)).orderBy(asc(supplies.id)).limit(most)).map(
-    recordOf,
-  );
+  (await rawRecords(db, sql`where id > ${after} order by id limit ${most}`)).map(recordOf);
 
 /** Every one of them at once. */
 export const allRecords = async (db: Readable): Promise<SupplyRecord[]> =>
-  (await db.select().from(supplies).orderBy(asc(supplies.id))).map(recordOf);
+  (await rawRecords(db, sql`order by id`)).map(recordOf);
 
 /** The next short number; numbers of removed supplies are not given again. */
 export async function nextNumber(db: Readable): Promise<number> {

@@ -1,6 +1,9 @@
+import type { IncomingMessage, ServerResponse } from 'node:http';
+import { Readable } from 'node:stream';
 import { COMMAND_AT, COMMAND_ID, commandHead, type Route } from '@red-shelf/contract';
 import { json, type Request, type Response, type Router } from 'express';
 import type { z } from 'zod';
+import { breatheIfLong } from '../db/tx';
 import type { Context } from '../services/context';
 import type { Command } from '../services/command';
 import { runCommand } from '../services/commands';
@@ -8,6 +11,14 @@ import { parsed } from '../services/refusal';
 import { sendJson } from './sendJson';
 
 const readJson = json({ limit: '1mb' });
+
+/** Reads a body once, so that the first person who writes waits for nothing that reading one loads. */
+export const readOnce = (): Promise<void> =>
+  new Promise((read) => {
+    const headers = { 'content-type': 'application/json', 'content-length': '2' };
+    const body = Object.assign(Readable.from([Buffer.from('{}')]), { headers, method: 'POST' });
+    readJson(body as unknown as IncomingMessage, {} as ServerResponse, () => read());
+  });
 
 export interface Input<B extends z.ZodType> {
   readonly params: Readonly<Record<string, string>>;
@@ -32,6 +43,8 @@ function listen<A>(
   const withBody = verb === 'post' || verb === 'put';
   router[verb](path, ...(withBody ? [readJson] : []), async (request, response) => {
     const gone = goneSignal(response);
+    // What reads and checks the body counts as work, too.
+    void breatheIfLong();
     const answer = await work(request, gone).catch((error: unknown) => {
       // Nobody is there to hear why it was broken off.
       if (!gone.aborted) throw error;
@@ -65,9 +78,10 @@ export function mountAsked<B extends z.ZodType, A extends z.ZodType>(
   route: Route<B, A>,
   handle: (command: Command, input: Input<B>) => Promise<z.output<A>>,
 ): void {
-  listen(router, route, (request, signal) => {
+  listen(router, route, async (request, signal) => {
     const input = inputOf(route, request, signal);
     const head = parsed(commandHead, { id: request.get(COMMAND_ID), at: request.get(COMMAND_AT) });
+    await breatheIfLong();
     return handle({ name: `${route.method} ${request.path}`, ...head }, input);
   });
 }

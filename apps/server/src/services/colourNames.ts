@@ -25,11 +25,15 @@ const MOST = 8;
 
 async function prepare(): Promise<ColourNames> {
   const names: Known[] = [];
+  const byName = new Map<string, ColourName>();
   for (const some of chunks(colornames, AT_ONCE)) {
-    for (const { name, hex } of some) names.push({ name, hex, folded: ` ${fold(name)}` });
+    for (const { name, hex } of some) {
+      const folded = ` ${fold(name)}`;
+      names.push({ name, hex, folded });
+      byName.set(folded, { name, hex });
+    }
     await breathe();
   }
-  const byName = new Map(names.map(({ folded, name, hex }) => [folded, { name, hex }]));
   const suggest = (query: string): ColourName[] => {
     const words = fold(query).split(' ').filter(Boolean);
     if (words.length === 0) return [];
