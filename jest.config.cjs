@@ -7,22 +7,12 @@ const babel = [
   'babel-jest',
   { presets: [require.resolve('babel-preset-expo')], babelrc: false, configFile: false },
 ];
-/** For Node.js only types go and imports become requires: everything else it runs as it is written, and quicker. */
-const plain = [
-  'babel-jest',
-  {
-    presets: [require.resolve('@babel/preset-typescript')],
-    plugins: [require.resolve('@babel/plugin-transform-modules-commonjs')],
-    babelrc: false,
-    configFile: false,
-  },
-];
 const node = (folder) => ({
   displayName: folder,
   rootDir: `${__dirname}/${folder}`,
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.test.ts'],
-  transform: { '\\.[cm]?[jt]sx?$': plain },
+  transform: { '\\.[cm]?[jt]sx?$': require.resolve('./scripts/jest/esbuild.cjs') },
   transformIgnorePatterns: [translated],
   // Its CommonJS face exports nothing under Node.
   moduleNameMapper: { '^color-name-list$': require.resolve('color-name-list').replace('umd', 'esm') },

@@ -1,4 +1,4 @@
-import { fork, type ChildProcess } from 'node:child_process';
+import childProcess, { type ChildProcess } from 'node:child_process';
 import { EventEmitter } from 'node:events';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -10,12 +10,6 @@ import { photoProcesses } from '../jobs/photoProcesses';
 import { Refusal } from '../services/refusal';
 import type { Aside } from '../services/aside';
 import { makeWorld, type World } from './world';
-
-const reallyFork = () => jest.requireActual<{ fork: typeof fork }>('node:child_process').fork;
-jest.mock('node:child_process', () => {
-  const actual = jest.requireActual<{ fork: typeof fork }>('node:child_process');
-  return { ...actual, fork: jest.fn(actual.fork) };
-});
 
 /** What waits for what: long work waits for a lane, writes wait for nobody who only waits or reads. */
 
@@ -84,7 +78,7 @@ test('an export sees one state, and what is written meanwhile waits for nothing'
 
 test('where the system can start no process the answer is 503, and the next one is done', async () => {
   // What Node gives where the system refuses: no number, no channel, and the reason a moment later.
-  jest.mocked(fork).mockImplementation(() => {
+  const forking = jest.spyOn(childProcess, 'fork').mockImplementation(() => {
     const never = new EventEmitter();
     setImmediate(() => never.emit('error', Object.assign(new Error('spawn EMFILE'), { code: 'EMFILE' })));
     return never as ChildProcess;
@@ -99,7 +93,7 @@ test('where the system can start no process the answer is 503, and the next one 
   await expect(photoProcesses(pathToFileURL(join(folder, 'worker.cjs')))(Buffer.from('x'))).rejects.toThrow(
     'EMFILE',
   );
-  jest.mocked(fork).mockImplementation(reallyFork());
+  forking.mockRestore();
   await write();
   expect(await aside('importList', small)).toBe('done');
 });
