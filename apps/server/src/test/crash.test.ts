@@ -14,8 +14,8 @@ const folder = mkdtempSync(join(tmpdir(), 'red-shelf-crash-'));
 const file = join(folder, 'stash.db');
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-/** The real server, straight from its sources. */
-const start = () => startServer(['--import', 'tsx', 'apps/server/src/main.ts'], { cwd: ROOT, db: file });
+/** The server as it is built and shipped. */
+const start = () => startServer(['apps/server/dist/main.js'], { cwd: ROOT, db: file });
 
 const post = async (url: string, body: object): Promise<Record<string, never>> => {
   const response = await fetch(url, {

@@ -6,6 +6,7 @@ import { join, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { dealtWithIn, type RecordView, type UnitView } from '@red-shelf/contract';
 import { createClient } from '@libsql/client';
+import { build } from 'esbuild';
 import { contentOf } from '../db/fingerprint';
 import { asSixth, projectsOf } from './sixth';
 import { listedIn, makeWorld, MIGRATIONS, type World } from './world';
@@ -192,11 +193,24 @@ test('what a sitting held inside becomes rows, and the last verdict of then can 
   world.close();
 });
 
+/** The program that opens a file as the server is shipped: in one file, which begins ten times sooner than its sources. */
+const opener = resolve(__dirname, '../../dist/test/opener.mjs');
+beforeAll(async () => {
+  const banner =
+    "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);";
+  await build({
+    entryPoints: [join(__dirname, 'opener.ts')],
+    outfile: opener,
+    ...{ bundle: true, platform: 'node', format: 'esm', external: ['libsql'], banner: { js: banner } },
+  });
+});
+
 /** Starts opening a file in a process of its own, and kills it so long after it began. */
 const killedAfter = (file: string, ms: number): Promise<void> =>
   new Promise((resolve) => {
-    const args = ['--import', 'tsx', join(__dirname, 'opener.ts'), file, MIGRATIONS];
-    const child = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'ignore'] });
+    const child = spawn(process.execPath, [opener, file, MIGRATIONS], {
+      stdio: ['ignore', 'pipe', 'ignore'],
+    });
     child.stdout.on('data', (text: Buffer) => {
       if (text.toString().includes('begins')) setTimeout(() => child.kill('SIGKILL'), ms);
     });
