@@ -18,7 +18,13 @@ export type Usage = Pick<Folded, 'uses' | 'used' | 'lastUsedAt'>;
 // Views are written out field by field: what is copied with "all but these" gets a shape of its own each time, and reading
 // ten thousand shapes takes ten times as long as reading one.
 const toHoldingView = ({ id, version, as, sizeUm, spot, items, left }: Holding): HoldingView => ({
-  ...{ id, version, as, sizeUm, spot, items, left },
+  id,
+  version,
+  as,
+  sizeUm,
+  spot,
+  items,
+  left,
 });
 
 /** A supply's lots that are there to be seen, the main one first. */

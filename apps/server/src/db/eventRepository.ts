@@ -57,7 +57,10 @@ const asEvent = (row: EventRow, posted: readonly Posting[], moved: readonly Shif
 });
 
 const asPosting = ({ holdingId, items, left, how }: typeof postings.$inferSelect): Posting => ({
-  ...{ holdingId, items, left, how },
+  holdingId,
+  items,
+  left,
+  how,
 });
 const asShift = (row: typeof shifts.$inferSelect): Shift => ({
   holdingId: row.holdingId,

@@ -6,7 +6,13 @@ type Row = typeof records.$inferSelect;
 /** A record's own row; the number of the change that last touched it is bookkeeping and no part of it. */
 export type RecordRow = Omit<Row, 'seq'>;
 const rowOf = ({ id, version, sort, body, createdAt, updatedAt, removedAt }: Row): RecordRow => ({
-  ...{ id, version, sort, body, createdAt, updatedAt, removedAt },
+  id,
+  version,
+  sort,
+  body,
+  createdAt,
+  updatedAt,
+  removedAt,
 });
 
 /** Every record that has not been removed, oldest first. */

@@ -1,5 +1,4 @@
 import type { ImportChoices, ImportPreview, ImportProgress, UploadView } from '@red-shelf/contract';
-import { FlashList } from '@shopify/flash-list';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ProgressBar } from 'react-native-paper';
@@ -8,6 +7,7 @@ import { many } from '../copy/words';
 import { colour, radius, space } from '../theme/tokens';
 import { Button } from '../ui/Button';
 import { Chip } from '../ui/Chip';
+import { LongList } from '../ui/LongList';
 import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { useImport } from './useImport';
@@ -50,8 +50,8 @@ export function PreviewStep({ upload, choices, preview, settling, onOutdated, on
         ))}
       </View>
       <View style={styles.rows}>
-        <FlashList
-          data={rows}
+        <LongList
+          rows={rows}
           keyExtractor={(row) => String(row.line)}
           renderItem={({ item }) => <Row row={item} />}
         />

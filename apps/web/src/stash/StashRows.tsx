@@ -1,28 +1,17 @@
 import { FAMILY_GROUP_INFO } from '@red-shelf/core';
-import { FlashList } from '@shopify/flash-list';
 import { useCallback, useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Where } from '../api/where';
 import { SupplyRow } from '../row/SupplyRow';
 import { colour, radius, space } from '../theme/tokens';
+import { LongList } from '../ui/LongList';
 import { Txt } from '../ui/Txt';
-import { useGradually } from '../ui/useGradually';
-import { useRested } from '../ui/useRested';
-import { useSettled } from '../ui/useSettled';
 import { useWide } from '../ui/useWide';
 import type { StashRow } from './rows';
 import { SwatchTile } from './SwatchWall';
 
 const TILES_PHONE = 4;
 const TILES_WIDE = 8;
-/** How far beyond what is seen rows are drawn, px: nearly nothing at first, then a row more at a time. */
-const AHEAD_AT_FIRST_PX = 40;
-const AHEAD_STEP_PX = 58;
-const AHEAD_STEPS = 8;
-/** The first few rows stand while the others are drawn, and those a screen shows are measured in one go. */
-const FIRST_ROWS = 5;
-const SCREENFUL = { initialDrawBatchSize: 12 };
-
 interface StashRowsProps {
   readonly rows: readonly StashRow[];
   /** Nothing but colours, many in a row. */
@@ -37,9 +26,6 @@ interface StashRowsProps {
 /** The list itself: families with their supplies, or what was found. */
 export function StashRows({ rows, tiles, where, picked, chosen, onPress }: StashRowsProps) {
   const wide = useWide();
-  const ahead = useGradually(useRested() ? AHEAD_STEPS : 0);
-  const begun = useGradually(1) > 0;
-  const first = useSettled(useMemo(() => (begun ? rows : rows.slice(0, FIRST_ROWS)), [begun, rows]));
   const draw = useCallback(
     ({ item }: { readonly item: StashRow }) => {
       if (item.sort === 'family') return <FamilyHead row={item} />;
@@ -61,16 +47,14 @@ export function StashRows({ rows, tiles, where, picked, chosen, onPress }: Stash
   );
   const columns = wide ? TILES_WIDE : TILES_PHONE;
   return (
-    <FlashList
-      data={first}
+    <LongList
+      rows={rows}
       numColumns={tiles ? columns : 1}
       keyExtractor={(row) => (row.sort === 'family' ? row.group : row.supply.id)}
       getItemType={(row) => row.sort}
       renderItem={draw}
       extraData={useMemo(() => [chosen, picked, where], [chosen, picked, where])}
       contentContainerStyle={styles.foot}
-      drawDistance={AHEAD_AT_FIRST_PX + ahead * AHEAD_STEP_PX}
-      overrideProps={SCREENFUL}
     />
   );
 }

@@ -39,6 +39,23 @@ test('a pad lacks its refill when others have one; case and accents do not matte
   expect(said(gone)).toEqual(['thistle lacks its refill (used up)']);
 });
 
+test('nothing is bought beside what is not bought again: a collection, what is leaving, what is made no more', () => {
+  const stash = [
+    thing('pad', 'ink', 'full-pad', 'Reed'),
+    thing('empty', 'ink', 'refill', 'Reed', { stock: { left: 0, uses: 3, used: 3 } }),
+  ];
+  const saidOf = (facts: Partnered['facts']) =>
+    said(stash.map((each) => (each.id === 'pad' ? { ...each, facts } : each)));
+  expect(saidOf({})).toEqual(['pad lacks its refill (used up)']);
+  for (const facts of [
+    { status: 'retired' },
+    { status: 'leaving' },
+    { status: 'irreplaceable' },
+    { collection: true },
+  ] as const)
+    expect(saidOf(facts)).toEqual([]);
+});
+
 test('one of many is no habit, so the rest are left alone; two are; used up is said all the same', () => {
   const pads = Array.from({ length: 30 }, (_, i) => thing(`pad-${i}`, 'ink', 'full-pad', `Colour ${i}`));
   const refill = (i: number, left: number) =>

@@ -4,6 +4,7 @@ import type { Stock } from '../stock/stock';
 import type { Partner } from '../kinds/definition';
 import { formOf } from '../kinds/registry';
 import { leftInAll } from '../stock/leftInAll';
+import { restockOf } from '../stock/restock';
 import { useOf } from '../stock/usage';
 import { colourNameOf } from '../find/colourName';
 import { byText } from '../text/byText';
@@ -78,7 +79,8 @@ function seenOf(item: Partnered): Seen {
     use: useOf(item),
     asks: (formOf(kind, form).partners ?? []).flatMap((partner) => {
       const shared = bond(partner, item);
-      if (shared === '') return [];
+      // For what is not bought again, nothing is bought beside it.
+      if (shared === '' || restockOf(item) !== 'buy') return [];
       return [{ partner, answeredBy: answering(partner, shared), sort: partnerSort(item, partner) }];
     }),
   };
@@ -150,7 +152,7 @@ function usualSorts(asking: readonly Seen[], atHand: Uint8Array): ReadonlySet<st
 
 /**
  * Partners that are missing: no refill, foam, card or marker of the same colour name, no die of a stamp's number.
- * A partner by number that says no number is not asked for. Only what belongs to the person's habits counts: where one
+ * A partner by number that says no number is not asked for, and none for what is not bought again. Only what belongs to the person's habits counts: where one
  * pad of many has a refill, nobody is told to buy the rest; a partner that is used up always counts. What the person said of a sort goes
  * before what shows. The most used come first.
  */
