@@ -30,20 +30,12 @@ import { PlaceOffers } from './PlaceOffers';
 import { useSupplyChange } from '../api/useSupplyChange';
 import { windingLines } from './winding';
 
-/** What is known of a supply, in the order one asks: what, where, how much, which colour, what else. */
-export function SupplyFacts({
-  supply,
-  address,
-}: {
+interface FactsProps {
   readonly supply: SupplyView;
-  readonly address: string | null;
-}) {
-  const { preferences } = usePreferences();
-  const parts = sayParts(supply);
-  const held = useHeld(supply.id);
-  const { counting } = formOf(supply.kind, supply.form);
-  const said = (amount: number): string =>
-    counting === 'length' ? sayLength(amount, preferences.units) : String(amount);
+}
+
+/** What it is, and where. */
+export function WhatAndWhere({ supply, address }: FactsProps & { readonly address: string | null }) {
   return (
     <View style={styles.facts}>
       <Txt look="page" level={1}>
@@ -55,6 +47,20 @@ export function SupplyFacts({
       </Txt>
       <Lots supply={supply} address={address} />
       {inStash(supply) && !hasPlace(supply) && <PlaceOffers supply={supply} />}
+    </View>
+  );
+}
+
+/** How much is left of it, and for whom it is put aside. */
+export function HowMuch({ supply }: FactsProps) {
+  const { preferences } = usePreferences();
+  const parts = sayParts(supply);
+  const held = useHeld(supply.id);
+  const { counting } = formOf(supply.kind, supply.form);
+  const said = (amount: number): string =>
+    counting === 'length' ? sayLength(amount, preferences.units) : String(amount);
+  return (
+    <View style={styles.facts}>
       <Standing supply={supply} />
       <Txt>
         <Txt look="number">{sayStock(supply)}</Txt> · {sayLastUsed(supply)}
@@ -72,6 +78,15 @@ export function SupplyFacts({
           {day(supply.facts.dormant.wakeOn)}.
         </Txt>
       )}
+    </View>
+  );
+}
+
+/** Which colour it is, and what else is known of it. */
+export function ColourAndMore({ supply }: FactsProps) {
+  const { preferences } = usePreferences();
+  return (
+    <View style={styles.facts}>
       <FamilyLine supply={supply} />
       <Details supply={supply} units={preferences.units} />
       {supply.note !== '' && <Txt>{supply.note}</Txt>}

@@ -21,7 +21,7 @@ import { Photos } from './Photos';
 import { LearnedFill } from './LearnedFill';
 import { RunsOut } from './RunsOut';
 import { isActName, StockActs } from './StockActs';
-import { SupplyFacts } from './SupplyFacts';
+import { ColourAndMore, HowMuch, WhatAndWhere } from './SupplyFacts';
 import { Swatches } from './Swatches';
 
 interface SupplyPanelProps {
@@ -57,8 +57,10 @@ export function SupplyPanel({ id, where, onClose }: SupplyPanelProps) {
       {editing ? (
         <EditForm supply={supply} onDone={() => setEditing(false)} />
       ) : (
-        <InTurn first={4}>
-          <SupplyFacts supply={supply} address={where(supply)} />
+        <InTurn first={1}>
+          <WhatAndWhere supply={supply} address={where(supply)} />
+          <HowMuch supply={supply} />
+          <ColourAndMore supply={supply} />
           <RunsOut supply={later ?? supply} ledger={ledger ?? []} />
           <LearnedFill supply={supply} ledger={ledger ?? []} />
           <StockPart supply={supply} />

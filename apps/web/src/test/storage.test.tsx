@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { router, useLocalSearchParams } from 'expo-router';
 import { LookScreen } from '../review/look/LookScreen';
 import { OrderScreen } from '../arrange/order/OrderScreen';
-import { SupplyFacts } from '../supply/SupplyFacts';
+import { HowMuch } from '../supply/SupplyFacts';
 import { Letters } from '../supply/Letters';
 import { StockActs } from '../supply/StockActs';
 import { StorageScreen } from '../wall/storage/StorageScreen';
@@ -230,7 +230,7 @@ test('letters are counted one by one, and a word takes its letters off', async (
 test('a kit holds back what is in it: said beside what is left, and before the rest of it is used', async () => {
   const kit = record('g1', group({}));
   server({ 'GET /api/records': { records: [kit] } });
-  const { unmount } = show(<SupplyFacts supply={supply()} address="B2·02" />);
+  const { unmount } = show(<HowMuch supply={supply()} />);
   expect(await screen.findByText('2 free')).toBeTruthy();
   unmount();
   server({
