@@ -3,11 +3,13 @@
  * not the wall or the stash, what opens on these, and the contract's schemas.
  */
 import {
+  arrangePreview,
   arrangeRequest,
   batchSet,
   groupBody,
   newSupply,
   preferencesBody,
+  purposesBody,
   recordBody,
   routes,
 } from '@red-shelf/contract';
@@ -16,7 +18,9 @@ import { noEval } from './frame/noEval';
 /** Run in turn, others' turns between, before anything here is drawn: schemas are much for a phone at once. */
 export const inTurn: readonly (() => unknown)[] = [
   noEval,
+  () => purposesBody,
   () => arrangeRequest,
+  () => arrangePreview,
   () => groupBody,
   () => preferencesBody,
   () => recordBody,

@@ -2,17 +2,14 @@ export { COMMAND_AT, COMMAND_ID, PREFERENCES_ID } from './fixed';
 export { nameOfRecord } from './recordName';
 export {
   arrangePreview,
-  arrangeRequest,
-  purposesBody,
-  type ArrangeAsked,
   type ArrangePreview,
   type ArrangeProgress,
-  type ArrangeRequest,
   type LeftOverView,
   type Remedy,
   type Strips,
-  type StripsRequest,
-} from './arrange';
+} from './arrange/answered';
+export { arrangeRequest, type ArrangeAsked, type ArrangeRequest, type StripsRequest } from './arrange/asked';
+export { purposesBody } from './arrange/scheme';
 export { wishBody, type HushBody, type WishBody } from './records/wish';
 export { figuresView, type FiguresView } from './figures';
 export { groupBody, type GroupBody } from './group';

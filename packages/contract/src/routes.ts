@@ -1,12 +1,6 @@
 import { z } from 'zod';
-import {
-  arrangePreview,
-  arrangeProgress,
-  arrangeRequest,
-  previewRequest,
-  strips,
-  stripsRequest,
-} from './arrange';
+import { arrangePreview, arrangeProgress, strips } from './arrange/answered';
+import { arrangeRequest, previewRequest, stripsRequest } from './arrange/asked';
 import { addMany, batchEdit, merge, verdictBody } from './batch';
 import { changeView, journalLine, keptView } from './change';
 import { colourName, MOST_NAMES, photoView, readerRequest, reading, scannable } from './devices';

@@ -1,6 +1,6 @@
 import { KINDS, lineOf, SORT_KEYS } from '@red-shelf/core';
 import { z } from 'zod';
-import { recipesBody, schemeBody } from '../arrange';
+import { recipesBody, schemeBody } from '../arrange/scheme';
 import { id, named } from '../group';
 
 /** Drawers that were decided on: what each holds, and which unit it is. One plan for a kind, or for one of its forms. */

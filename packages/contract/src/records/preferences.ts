@@ -1,6 +1,6 @@
 import { CARE_IDS, HEMISPHERES, KINDS, KIT_TOOLS, STRETCHES } from '@red-shelf/core';
 import { z } from 'zod';
-import { purposesBody, recipesBody, smoothness } from '../arrange';
+import { purposesBody, recipesBody, smoothness } from '../arrange/scheme';
 import { named } from '../group';
 
 export const NUDGES = ['due', 'forgotten', 'caps', 'partners', 'unused', 'seasons', 'misfits'] as const;

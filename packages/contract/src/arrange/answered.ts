@@ -1,65 +1,9 @@
-import { STRETCHES, KINDS, lineOf, SEASONS, SORT_KEYS } from '@red-shelf/core';
+import { SORT_KEYS } from '@red-shelf/core';
 import { z } from 'zod';
 
-const word = lineOf('A purpose', 80).min(1, 'A purpose needs a name.');
-/** Purposes in the person's own order, each with what it also means. */
-export const purposesBody = z
-  .array(z.object({ name: word, also: z.array(word).max(20, 'At most 20 meanings of one purpose.') }))
-  .max(200, 'At most 200 purposes can be put in order.');
-
-/** How smoothly colours follow one another where lightness would decide: 0 by lightness, 1 as smooth as can be. */
-export const smoothness = z
-  .number('How smooth goes from 0 to 1.')
-  .min(0, 'How smooth goes from 0 to 1.')
-  .max(1, 'How smooth goes from 0 to 1.');
-
-/** What of an order is the same for all kinds. */
-export const schemeBody = z.object({
-  familyOrder: z.array(z.enum(STRETCHES)).max(STRETCHES.length),
-  lightness: z.enum(['light-first', 'dark-first']),
-  purposes: purposesBody.optional(),
-  smooth: smoothness.default(0),
-  /** Racks are filled as a picture: hue across, light to dark down. */
-  picture: z.boolean().default(false),
-  /** Seasons whose things one works with now, or soon. */
-  inSight: z.array(z.enum(SEASONS)).max(SEASONS.length).optional(),
-});
-
-/** Sort recipes by kind, or `kind/form` for the exceptions. */
-export const recipesBody = z.record(
-  z.string().max(40),
-  z.array(z.enum(SORT_KEYS)).max(SORT_KEYS.length, 'A recipe names each key once.'),
-);
-
-const unitIds = z.array(z.string().min(1).max(64)).max(500, 'At most 500 places at once.');
-
-export const arrangeRequest = z.object({
-  kinds: z.array(z.enum(KINDS)).min(1, 'Choose at least one kind to arrange.'),
-  unitIds: unitIds.min(1, 'Choose at least one rack to arrange into.'),
-  /** Also bring in supplies of these kinds that live in other racks. */
-  fromElsewhere: z.boolean().default(false),
-  /** Places that are emptied into those. */
-  outOf: unitIds.default([]),
-  scheme: schemeBody.optional(),
-  /** Recipes by kind, or `kind/form`; what has none stands in rainbow order. */
-  recipes: recipesBody.optional(),
-  /** How far things may stand from their order inside a group so that fewer are lifted: 0 in order, 1 anywhere in their group. */
-  near: z.number().min(0).max(1).default(0),
-  /** Groups begin in a row of their own, or in a unit of their own, wherever there is room for that. */
-  begin: z.enum(['anywhere', 'line', 'unit']).default('anywhere'),
-  /** What stands together whatever its colour: a pad with its refill, the sheets of a collection. */
-  together: z
-    .array(z.enum(['companions', 'collections']))
-    .max(2)
-    .default([]),
-});
-/** A preview that is asked for may be watched under a name of the client's own. */
-export const previewRequest = arrangeRequest.extend({ watch: z.string().max(64).optional() });
 /** How far a preview has come: so many steps of so many. */
 export const arrangeProgress = z.object({ done: z.int(), total: z.int() });
 export type ArrangeProgress = z.infer<typeof arrangeProgress>;
-export type ArrangeRequest = z.input<typeof arrangeRequest>;
-export type ArrangeAsked = z.output<typeof arrangeRequest>;
 
 const figures = z.object({
   placed: z.int(),
@@ -155,11 +99,6 @@ export const arrangePreview = z.object({
 });
 export type ArrangePreview = z.infer<typeof arrangePreview>;
 
-/** One kind of order, tried on the person's own things at several smoothnesses. */
-export const stripsRequest = arrangeRequest.pick({ kinds: true, recipes: true }).extend({
-  scheme: schemeBody.omit({ smooth: true }).optional(),
-});
-export type StripsRequest = z.input<typeof stripsRequest>;
 export const strips = z.object({
   /** Supply ids; the strips count into it. */
   ids: z.array(z.string()),
