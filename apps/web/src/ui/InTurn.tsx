@@ -18,8 +18,8 @@ const partsOf = (children: ReactNode): ReactNode[] =>
     );
   });
 
-/** What is drawn by now of columns, one after another: the first parts at once, the others while the page is free. */
-export function useInTurn(columns: readonly ReactNode[], first = 2, step = 1): ReactNode[][] {
+/** What is drawn by now of columns, one after another: the first at once, the others while the page is free. */
+export function useInTurn(columns: readonly ReactNode[], first = 1, step = 1): ReactNode[][] {
   const parts = columns.map(partsOf);
   const all = parts.reduce((sum, each) => sum + each.length, 0);
   let left = first + step * useGradually(Math.ceil(Math.max(0, all - first) / step));
