@@ -19,7 +19,7 @@ test('what is kept of a text can be shown, has one sort of line break, and is no
     fc.property(anything, (text) => {
       const kept = cleanText(text);
       expect(isWhole(kept)).toBe(true);
-       
+
       expect(kept).not.toMatch(/[\u0000-\u0008\u000b-\u001f\u007f-\u009f]/);
       expect(kept).toBe(kept.trim());
       expect(cleanText(kept)).toBe(kept);
