@@ -101,7 +101,8 @@ async function using(page: Page): Promise<number> {
   // What the one supply says of itself, beside the list.
   const left = (): Promise<number> =>
     page.evaluate(() => {
-      const facts = [...document.querySelectorAll('h1')].at(-1)?.parentElement?.textContent ?? '';
+      const facts =
+        [...document.querySelectorAll('h1')].at(-1)?.parentElement?.parentElement?.textContent ?? '';
       return Number(/(\d+) sheets/.exec(facts)?.[1]);
     });
   const before = await left();
