@@ -127,6 +127,7 @@ export async function eventsOfChange(db: Readable, changeId: string): Promise<Ev
     );
     const moved = gather(await db.select().from(shifts).where(inArray(shifts.eventSeq, seqs)), asShift);
     for (const row of rows) found.push(asEvent(row, posted.get(row.seq) ?? [], moved.get(row.seq) ?? []));
+    if (rows.length < EVENTS_AT_ONCE) return found;
     after = last.seq;
   }
 }

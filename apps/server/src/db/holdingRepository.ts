@@ -56,7 +56,7 @@ const lotOf = (row: LotRow): Holding => ({
   left: row.left ?? 0,
 });
 
-/** The lots of supplies after one and up to another, by supply, in order of age; . */
+/** The lots of supplies after one and up to another, by supply, in order of age. */
 export async function lotsBetween(
   db: Readable,
   after: string,

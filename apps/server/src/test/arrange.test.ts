@@ -187,7 +187,7 @@ test('a plan is begun from what was looked at, or not at all', async () => {
     [{ unitIds: [] }, 'Choose at least one rack to arrange into.'],
     [{ kinds: [] }, 'Choose at least one kind to arrange.'],
     [{ near: 2 }, /./],
-    [{ scheme: { familyOrder: [], lightness: 'light-first', smooth: 3 } }, 'How smooth goes from 0 to 1.'],
+    [{ scheme: { familyOrder: [], lightness: 'light-first', smooth: 3 } }, 'Smoothness goes from 0 to 1.'],
   ] as const) {
     const { body: problem } = await ask('preview', { ...body, ...bad }, 422);
     expect(JSON.stringify(problem)).toMatch(says);

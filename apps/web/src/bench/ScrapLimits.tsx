@@ -23,8 +23,9 @@ export function ScrapLimits() {
       const refuse = (path: string, message: string) =>
         context.addIssue({ code: 'custom', path: [path], message });
       if (keep > small) refuse('keep', 'What is kept begins before small ends.');
-      if (small > card) refuse('small', 'Small must not reach past card size.');
-      if (short > middle) refuse('short', 'Short must not reach past middle length.');
+      if (small > card) refuse('small', 'The limit for small scraps cannot be above the one for card size.');
+      if (short > middle)
+        refuse('short', 'The limit for short lengths cannot be above the one for middle lengths.');
     });
   const ask = useAsk('scrapLimits', said, {
     keep: sayLength(now.keepFromUm, units),

@@ -52,7 +52,9 @@ test('a remnant that is long enough is used, and what stays of it is kept', asyn
   fireEvent.click(screen.getByText(/kept from/));
   fireEvent.change(screen.getByRole('textbox', { name: 'Small up to' }), { target: { value: '20 cm' } });
   fireEvent.click(screen.getByRole('button', { name: 'Keep these sizes' }));
-  expect(await screen.findByText(/Small must not reach past card size/)).toBeTruthy();
+  expect(
+    await screen.findByText(/The limit for small scraps cannot be above the one for card size/),
+  ).toBeTruthy();
   fireEvent.change(screen.getByRole('textbox', { name: 'How long' }), { target: { value: '50 cm' } });
   fireEvent.click(screen.getByRole('button', { name: 'Look for a remnant' }));
   fireEvent.click(await screen.findByRole('button', { name: /^Use the remnant of Moss Satin/ }));

@@ -2,7 +2,7 @@ import { KINDS } from '@red-shelf/core';
 import { z } from 'zod';
 import { recipesBody, schemeBody } from './scheme';
 
-const unitIds = z.array(z.string().min(1).max(64)).max(500, 'At most 500 places at once.');
+const unitIds = z.array(z.string().min(1).max(64)).max(500, 'Choose at most 500 places at once.');
 
 export const arrangeRequest = z.object({
   kinds: z.array(z.enum(KINDS)).min(1, 'Choose at least one kind to arrange.'),

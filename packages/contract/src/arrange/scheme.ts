@@ -4,14 +4,16 @@ import { z } from 'zod';
 const word = lineOf('A purpose', 80).min(1, 'A purpose needs a name.');
 /** Purposes in the person's own order, each with what it also means. */
 export const purposesBody = z
-  .array(z.object({ name: word, also: z.array(word).max(20, 'At most 20 meanings of one purpose.') }))
-  .max(200, 'At most 200 purposes can be put in order.');
+  .array(
+    z.object({ name: word, also: z.array(word).max(20, 'A purpose can have at most 20 other meanings.') }),
+  )
+  .max(200, 'You can put at most 200 purposes in order.');
 
 /** How smoothly colours follow one another where lightness would decide: 0 by lightness, 1 as smooth as can be. */
 export const smoothness = z
-  .number('How smooth goes from 0 to 1.')
-  .min(0, 'How smooth goes from 0 to 1.')
-  .max(1, 'How smooth goes from 0 to 1.');
+  .number('Smoothness goes from 0 to 1.')
+  .min(0, 'Smoothness goes from 0 to 1.')
+  .max(1, 'Smoothness goes from 0 to 1.');
 
 /** What of an order is the same for all kinds. */
 export const schemeBody = z.object({
@@ -28,5 +30,5 @@ export const schemeBody = z.object({
 /** Sort recipes by kind, or `kind/form` for the exceptions. */
 export const recipesBody = z.record(
   z.string().max(40),
-  z.array(z.enum(SORT_KEYS)).max(SORT_KEYS.length, 'A recipe names each key once.'),
+  z.array(z.enum(SORT_KEYS)).max(SORT_KEYS.length, 'A recipe can use each key only once.'),
 );

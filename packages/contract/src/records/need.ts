@@ -11,7 +11,7 @@ export const needBody = z.object({
   heightUm: z.int().min(0).max(10_000_000).default(0),
   count: z
     .int('How many must be a whole number.')
-    .min(0, 'How many cannot be less than zero.')
+    .min(0, 'The number cannot be less than zero.')
     .max(1000, 'At most 1,000 of one thing.'),
 });
 

@@ -42,10 +42,13 @@ export const preferencesBody = z.object({
   /** Up to which a scrap is small or of card size, and a remnant short or of middle length, µm. */
   scrapLimits: z
     .object({ smallToUm: upTo, cardToUm: upTo, shortToUm: upTo, middleToUm: upTo })
-    .refine(({ smallToUm, cardToUm }) => smallToUm <= cardToUm, 'Small must not reach past card size.')
+    .refine(
+      ({ smallToUm, cardToUm }) => smallToUm <= cardToUm,
+      'The limit for small scraps cannot be above the one for card size.',
+    )
     .refine(
       ({ shortToUm, middleToUm }) => shortToUm <= middleToUm,
-      'Short must not reach past middle length.',
+      'The limit for short lengths cannot be above the one for middle lengths.',
     )
     .optional(),
   /** Partners that are bought together, or never, by their sort (`partnerSort`). */

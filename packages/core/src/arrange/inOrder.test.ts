@@ -61,7 +61,7 @@ test('a name or a code leaves nothing to be smoothed; special finishes stay behi
   ).map(({ id }) => id);
   shiny.forEach(({ id }, i) => expect(row[row.indexOf(id) - 1]).toBe(plain[i]!.id));
   expect(() => inOrder(things, by([], { smooth: 1.5 }))).toThrow(
-    'How smooth goes from 0 to 1; 1.5 does not.',
+    'Smoothness goes from 0 to 1; 1.5 does not.',
   );
 });
 

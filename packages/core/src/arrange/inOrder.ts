@@ -34,7 +34,7 @@ export function inOrders<T extends Sortable>(
   smooths: readonly number[],
 ): T[][] {
   const wrong = smooths.find((smooth) => !(smooth >= 0 && smooth <= 1));
-  if (wrong !== undefined) throw new RangeError(`How smooth goes from 0 to 1; ${wrong} does not.`);
+  if (wrong !== undefined) throw new RangeError(`Smoothness goes from 0 to 1; ${wrong} does not.`);
   const sorted = [...items].sort(makeRecipesOrder(ordering.recipes, ordering, items));
   const bent = smooths.filter((smooth) => smooth > 0);
   const rows = items.length < 3 ? [] : smoothRows(sorted, ordering, bent);

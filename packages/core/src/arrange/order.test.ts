@@ -145,6 +145,6 @@ test('what cannot be ordered is refused with a sentence', () => {
   const twice = [item('a', '#fff'), item('a', '#000')];
   expect(() => rainbowOrder(twice)).toThrow('Two things have the id “a”; each stands in one place only.');
   expect(() => rainbowOrder([], { within: { smooth: 2 } })).toThrow(
-    'How smooth goes from 0 to 1; 2 does not.',
+    'Smoothness goes from 0 to 1; 2 does not.',
   );
 });

@@ -25,7 +25,7 @@ const SHAKES_A_MS = 3;
 function smoothOf(within: Within): number | null {
   if (within === 'light-first' || within === 'dark-first') return null;
   const smooth = within === 'smooth' ? 1 : within.smooth;
-  if (!(smooth >= 0 && smooth <= 1)) throw new RangeError(`How smooth goes from 0 to 1; ${smooth} does not.`);
+  if (!(smooth >= 0 && smooth <= 1)) throw new RangeError(`Smoothness goes from 0 to 1; ${smooth} does not.`);
   return smooth === 0 ? null : smooth;
 }
 
