@@ -1,3 +1,5 @@
+const { EDITION } = require('./barrels.cjs');
+
 module.exports = (api) => {
   api.cache(true);
   return {
@@ -6,6 +8,7 @@ module.exports = (api) => {
       ['babel-preset-expo', { lazyImports: (name) => name.startsWith('./exports/') }],
     ],
     // The faces of packages, and Paper's, name all they have; these ask for what is used, each at its own place.
-    plugins: ['react-native-paper/babel', require.resolve('./barrels.cjs')],
+    // The edition is told so that tests, too, keep nothing translated by faces that have changed since.
+    plugins: ['react-native-paper/babel', [require.resolve('./barrels.cjs'), { edition: EDITION }]],
   };
 };

@@ -2,6 +2,7 @@
  * A Babel plugin: what is imported from the face of a package is imported from the file it stands in, so that a
  * screen brings along what it uses and not all there is. Faces are lists of `export { … } from './file'`.
  */
+const { createHash } = require('node:crypto');
 const { readFileSync } = require('node:fs');
 const path = require('node:path');
 const { parse } = require('@babel/parser');
@@ -58,5 +59,7 @@ module.exports = ({ types: t }) => ({
     },
   },
 });
-/** Files whose change makes what was translated before stale. */
-module.exports.MADE_BY = [__filename, ...Object.values(FACES)];
+/** A digest that changes with what this file or a face says: what was translated under another one is stale. */
+module.exports.EDITION = [__filename, ...Object.values(FACES)]
+  .reduce((hash, file) => hash.update(readFileSync(file)), createHash('sha256'))
+  .digest('hex');

@@ -1,8 +1,6 @@
-const { createHash } = require('node:crypto');
-const { readFileSync } = require('node:fs');
 const path = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
-const { MADE_BY } = require('./barrels.cjs');
+const { EDITION } = require('./barrels.cjs');
 const { insteadOf } = require('./leftOut.cjs');
 
 // Zod carries its messages in forty languages; the app speaks one (saves 267 KB).
@@ -13,9 +11,7 @@ const noIconFont = path.resolve(__dirname, 'src/frame/noIconFont.js');
 function bundling(folder) {
   const config = getDefaultConfig(folder);
   // What was translated by other faces, or in another way, is translated anew.
-  const faces = createHash('sha256');
-  for (const file of MADE_BY) faces.update(readFileSync(file));
-  config.cacheVersion = faces.digest('hex');
+  config.cacheVersion = EDITION;
   config.resolver.resolveRequest = (context, name, platform) => {
     if (
       /(^|\/)locales\/index\.(js|cjs)$/.test(name) &&
