@@ -12,6 +12,10 @@ import { Note } from '../ui/Note';
 import { Txt } from '../ui/Txt';
 import { useImport } from './useImport';
 
+/** A row whose words fit a line. */
+const LIKELY_ROW_HEIGHT = 54;
+const keyOf = (row: ImportPreview['rows'][number]): string => String(row.line);
+
 interface PreviewStepProps {
   readonly upload: UploadView;
   readonly choices: ImportChoices;
@@ -52,8 +56,9 @@ export function PreviewStep({ upload, choices, preview, settling, onOutdated, on
       <View style={styles.rows}>
         <LongList
           rows={rows}
-          keyExtractor={(row) => String(row.line)}
-          renderItem={({ item }) => <Row row={item} />}
+          keyOf={keyOf}
+          likelyHeight={() => LIKELY_ROW_HEIGHT}
+          draw={(row) => <Row row={row} />}
         />
       </View>
       {preview.refuse > 0 && (

@@ -5,6 +5,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import Svg, { Rect } from 'react-native-svg';
 import { isLoose, type Contents } from '../api/contents';
 import { colour, LIP } from '../theme/tokens';
+import { marked } from '../ui/marked';
 import { FreeLength } from './FreeLength';
 import { boxesOf, unitSize } from './geometry';
 import { SlotCells, SlotHits } from './SlotCells';
@@ -119,9 +120,6 @@ export const UnitDrawing = memo(function UnitDrawing({
     </View>
   );
 });
-
-/** Says to what drags things which drawing this is, and where a thing can be taken hold of. */
-const marked = (dataSet: Readonly<Record<string, string>>): object => ({ dataSet });
 
 const wallOf = ({ model }: UnitView): number => (model?.model === 'grid' ? model.wallUm : 0);
 

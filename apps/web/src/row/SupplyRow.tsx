@@ -8,6 +8,8 @@ import { Flag } from '../ui/Note';
 import { Swatch } from '../ui/Swatch';
 import { Txt } from '../ui/Txt';
 
+export const ROW_HEIGHT = 56;
+
 interface SupplyRowProps {
   readonly supply: SupplyView;
   readonly address: string | null;
@@ -63,7 +65,7 @@ export const SupplyRow = memo(function SupplyRow({
 
 const styles = StyleSheet.create({
   row: {
-    height: 56,
+    height: ROW_HEIGHT,
     flexDirection: 'row',
     alignItems: 'center',
     gap: 12,

@@ -1,17 +1,24 @@
 import { FAMILY_GROUP_INFO } from '@red-shelf/core';
-import { useCallback, useMemo } from 'react';
+import { useCallback } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Where } from '../api/where';
-import { SupplyRow } from '../row/SupplyRow';
+import { ROW_HEIGHT, SupplyRow } from '../row/SupplyRow';
 import { colour, radius, space } from '../theme/tokens';
 import { LongList } from '../ui/LongList';
 import { Txt } from '../ui/Txt';
 import { useWide } from '../ui/useWide';
 import type { StashRow } from './rows';
-import { SwatchTile } from './SwatchWall';
+import { SwatchTile, TILE_HEIGHT } from './SwatchWall';
 
 const TILES_PHONE = 4;
 const TILES_WIDE = 8;
+const HEAD_HEIGHT = 36;
+/** Free room under the last row, for the button that stands over it. */
+const FOOT = 84;
+
+const keyOf = (row: StashRow): string => (row.sort === 'family' ? row.group : row.supply.id);
+const heightOf = (row: StashRow): number => (row.sort === 'family' ? HEAD_HEIGHT : ROW_HEIGHT);
+
 interface StashRowsProps {
   readonly rows: readonly StashRow[];
   /** Nothing but colours, many in a row. */
@@ -27,9 +34,9 @@ interface StashRowsProps {
 export function StashRows({ rows, tiles, where, picked, chosen, onPress }: StashRowsProps) {
   const wide = useWide();
   const draw = useCallback(
-    ({ item }: { readonly item: StashRow }) => {
-      if (item.sort === 'family') return <FamilyHead row={item} />;
-      const { supply } = item;
+    (row: StashRow) => {
+      if (row.sort === 'family') return <FamilyHead row={row} />;
+      const { supply } = row;
       const selected = picked ? picked.has(supply.id) : supply.id === chosen;
       return tiles ? (
         <SwatchTile supply={supply} selected={selected} onPress={onPress} />
@@ -49,12 +56,11 @@ export function StashRows({ rows, tiles, where, picked, chosen, onPress }: Stash
   return (
     <LongList
       rows={rows}
-      numColumns={tiles ? columns : 1}
-      keyExtractor={(row) => (row.sort === 'family' ? row.group : row.supply.id)}
-      getItemType={(row) => row.sort}
-      renderItem={draw}
-      extraData={useMemo(() => [chosen, picked, where], [chosen, picked, where])}
-      contentContainerStyle={styles.foot}
+      columns={tiles ? columns : 1}
+      keyOf={keyOf}
+      likelyHeight={tiles ? () => TILE_HEIGHT : heightOf}
+      draw={draw}
+      foot={FOOT}
     />
   );
 }
@@ -78,9 +84,8 @@ function FamilyHead({ row }: { readonly row: Extract<StashRow, { sort: 'family' 
 }
 
 const styles = StyleSheet.create({
-  foot: { paddingBottom: 84 },
   family: {
-    height: 36,
+    height: HEAD_HEIGHT,
     flexDirection: 'row',
     alignItems: 'center',
     gap: space.s + 2,

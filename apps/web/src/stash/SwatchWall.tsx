@@ -6,6 +6,10 @@ import { sayStock } from '../copy/supply';
 import { colour, LIP } from '../theme/tokens';
 import { Txt } from '../ui/Txt';
 
+/** With the gap around it. */
+export const TILE_HEIGHT = 87;
+const GAP = 1.5;
+
 interface SwatchTileProps {
   readonly supply: SupplyView;
   readonly selected: boolean;
@@ -34,8 +38,8 @@ export const SwatchTile = memo(function SwatchTile({ supply, selected, onPress }
 
 const styles = StyleSheet.create({
   tile: {
-    height: 84,
-    margin: 1.5,
+    height: TILE_HEIGHT - 2 * GAP,
+    margin: GAP,
     padding: 5,
     justifyContent: 'space-between',
     borderWidth: 1,
