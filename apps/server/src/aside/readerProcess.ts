@@ -20,6 +20,17 @@ export type ReaderSays =
 let opened: Promise<Store> | undefined;
 const listeners: ((touched: Touched) => void)[] = [];
 
+/** How long after a change the log is carried over into the file, ms: a moment in which others follow. */
+const CARRY_OVER_MS = 1000;
+let carrying: ReturnType<typeof setTimeout> | undefined;
+/** Done here, where nobody waits. What fails now is tried again with the next change, and in the end by SQLite itself. */
+function carryOverSoon(): void {
+  carrying ??= setTimeout(() => {
+    carrying = undefined;
+    void opened?.then(({ carryOver }) => carryOver()).catch(() => undefined);
+  }, CARRY_OVER_MS).unref();
+}
+
 async function answer(id: number, what: Answers): Promise<ReaderSays> {
   try {
     const store = await opened;
@@ -37,8 +48,10 @@ process.on('message', (heard: Heard) => {
       // Others write; what they touched is told from there.
       onTouched: (hear) => listeners.push(hear),
     }));
-  else if ('touched' in heard) for (const hear of listeners) hear(heard.touched);
-  else
+  else if ('touched' in heard) {
+    for (const hear of listeners) hear(heard.touched);
+    carryOverSoon();
+  } else
     void answer(heard.id, heard.what).then((said) =>
       // Nobody may be there any more to hear it.
       process.send?.(said, (error: Error | null) => error && process.exit(0)),

@@ -8,6 +8,7 @@ import { migrate } from 'drizzle-orm/libsql/migrator';
 import { bringOver } from './bringOver';
 import { fileIdentity, StashGone } from './fileIdentity';
 import { inTurn } from './inTurn';
+import { carryOver, logWell, syncLog } from './log';
 import { lookFirst } from './lookFirst';
 import * as schema from './schema';
 import { settle } from './settle';
@@ -32,6 +33,8 @@ export interface Store {
   readonly integrity: () => Promise<string>;
   /** Writes all of it into a file that is not there yet, and opens by itself: one state, as small as it can be. */
   readonly copyInto: (file: string) => Promise<void>;
+  /** Carries SQLite's log over into the file; no write waits for it. */
+  readonly carryOver: () => Promise<void>;
   readonly close: () => void;
 }
 
@@ -49,12 +52,12 @@ export async function openStore(file: string, migrationsFolder: string): Promise
   mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
   await lookFirst(file, migrationsFolder);
   ownRights(file);
-  const writer = await writerOf(file);
-  const writeDb = drizzle(writer, { schema });
+  const writing = await writerOf(file);
+  const writeDb = drizzle(writing.writer, { schema });
   await migrate(writeDb, { migrationsFolder });
   await writeDb.transaction(bringOver);
   await writeDb.transaction(settle);
-  return storeOver(file, writer);
+  return storeOver(file, writing);
 }
 
 /** A stash is its person's own business: nobody else reads it. What SQLite keeps beside it gets the same rights. */
@@ -76,20 +79,21 @@ export async function joinStore(file: string, identity = fileIdentity(file)): Pr
   throw new StashGone(file);
 }
 
-async function writerOf(file: string): Promise<Client> {
+interface Writer {
+  readonly writer: Client;
+  /** What is committed stands in SQLite's log first, and has to be put on the disk. */
+  readonly logged: boolean;
+}
+async function writerOf(file: string): Promise<Writer> {
   const writer = createClient({ url: pathToFileURL(file).href, concurrency: 1, intMode: 'number' });
   // First of all how long to wait: another process may be closing the file, and what follows asks for it.
-  for (const pragma of [
-    'busy_timeout = 5000',
-    'journal_mode = WAL',
-    'synchronous = FULL',
-    'foreign_keys = ON',
-  ])
-    await writer.execute(`PRAGMA ${pragma}`);
-  return writer;
+  await writer.execute('PRAGMA busy_timeout = 5000');
+  const { logged } = await logWell(writer);
+  await writer.execute('PRAGMA foreign_keys = ON');
+  return { writer, logged };
 }
 
-async function storeOver(file: string, writer: Client): Promise<Store> {
+async function storeOver(file: string, { writer, logged }: Writer): Promise<Store> {
   const writeDb = drizzle(calm(writer), { schema });
   const reader = createClient({ url: pathToFileURL(file).href, concurrency: 1, intMode: 'number' });
   await reader.execute('PRAGMA busy_timeout = 5000');
@@ -120,7 +124,9 @@ async function storeOver(file: string, writer: Client): Promise<Store> {
       touched = touching && { ...touching, seq: await stamp(tx, touching) };
       return answer;
     });
+    // It is done, and so it is told, even where the disk then fails.
     if (touched) for (const hear of listeners) hear(touched);
+    if (logged) await syncLog(file);
     return result;
   };
   return {
@@ -152,6 +158,7 @@ async function storeOver(file: string, writer: Client): Promise<Store> {
         await writer.execute({ sql: 'vacuum into ?', args: [path] });
         chmodSync(path, 0o600);
       }),
+    carryOver: () => carryOver(writer),
     close: () => {
       reader.close();
       writer.close();

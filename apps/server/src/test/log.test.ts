@@ -1,0 +1,62 @@
+import { statSync } from 'node:fs';
+import fs from 'node:fs/promises';
+import { join } from 'node:path';
+import { settings } from '../db/schema';
+import type { Touched } from '../db/tx';
+import { INK, makeWorld, type World } from './world';
+
+/** What is acknowledged is on the disk, and what is put there holds up nobody. */
+
+const sync = jest.fn<Promise<void>, []>();
+let world: World;
+beforeEach(async () => {
+  world = await makeWorld();
+  sync.mockReset().mockResolvedValue(undefined);
+  const open = fs.open.bind(fs);
+  jest.spyOn(fs, 'open').mockImplementation(async (path, ...more) => {
+    const file = await open(path, ...more);
+    if (String(path).endsWith('-wal')) file.datasync = sync;
+    return file;
+  });
+});
+afterEach(() => {
+  jest.restoreAllMocks();
+  world.close();
+});
+const turn = () => new Promise((go) => setTimeout(go, 30));
+const write = (key: string) => world.store.write((tx) => tx.insert(settings).values({ key, value: '' }));
+
+test('a write is answered once it is on the disk, and the next one begins after it', async () => {
+  let onDisk = () => {};
+  sync.mockImplementationOnce(() => new Promise((go) => (onDisk = go)));
+  const done: string[] = [];
+  const both = ['first', 'second'].map((key) => write(key).then(() => done.push(key)));
+  await turn();
+  expect(done).toEqual([]);
+  expect(await world.store.read.select().from(settings)).toContainEqual({ key: 'first', value: '' });
+  expect(sync).toHaveBeenCalledTimes(1);
+  onDisk();
+  await Promise.all(both);
+  expect(done).toEqual(['first', 'second']);
+  expect(sync).toHaveBeenCalledTimes(2);
+});
+
+test('a disk that fails is not passed over: the write fails, the list knows it, and the next one is tried', async () => {
+  const heard: Touched[] = [];
+  world.store.onTouched((touched) => heard.push(touched));
+  sync.mockRejectedValueOnce(Object.assign(new Error('the disk'), { code: 'EIO' }));
+  await world.http.post('/api/supplies').send(INK).expect(500);
+  expect(heard).toHaveLength(1);
+  await world.add();
+  expect(heard).toHaveLength(2);
+});
+
+test('the log is carried over into the file, and the file then holds what the log held', async () => {
+  const file = join(world.folder, 'stash.db');
+  const before = statSync(file).size;
+  for (let i = 0; i < 40; i++)
+    await world.store.write((tx) => tx.insert(settings).values({ key: `${i}`, value: 'x'.repeat(9000) }));
+  expect(statSync(file).size).toBe(before);
+  await world.store.carryOver();
+  expect(statSync(file).size).toBeGreaterThan(before + 40 * 9000);
+});
