@@ -78,7 +78,7 @@ function meanStep(row: readonly (ColouredItem | null)[], columns: number): numbe
   return mean(steps);
 }
 /** A long run works so much, in ms of a usual machine. */
-const LONG_MS = 5000;
+const LONG_MS = sized(5000, 100);
 
 const mean = (values: readonly number[]): number =>
   values.reduce((sum, each) => sum + each, 0) / values.length;

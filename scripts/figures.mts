@@ -27,9 +27,9 @@ const commandOf = ({ script }: Measured, args: readonly string[]): string =>
 async function printed(
   measured: Measured,
 ): Promise<{ readonly text: string; readonly failed: string | null }> {
-  const args = ['tsx', at('scripts', measured.script), ...(small ? measured.small : measured.full)];
+  const args = ['--import', 'tsx', at('scripts', measured.script), ...(small ? measured.small : measured.full)];
   try {
-    const { stdout } = await promisify(execFile)('npx', args, {
+    const { stdout } = await promisify(execFile)(process.execPath, args, {
       cwd: ROOT,
       env: { ...process.env, FIGURES: small ? 'small' : 'full' },
       timeout: small ? MOST_MS.small : MOST_MS.full,

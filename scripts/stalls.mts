@@ -24,13 +24,16 @@ const ONLY = process.argv[5] ?? '';
 /** Goals, ms: in the median run, and never. */
 const [GOAL_MS, NEVER_MS] = [50, 200];
 const WATCHED_MS = sized(60_000, 500);
+const SETTLED_MS = sized(200, 20);
+const PLACES = sized(120, 6);
+const PICTURE = sized({ width: 4000, height: 3000 }, { width: 400, height: 300 });
 const OLD_PHOTOS = Math.ceil(SUPPLIES / 20);
 const MANY = Math.min(2000, Math.floor(SUPPLIES / 5));
 const profiles = process.env.STALLS_PROFILE;
 
 const folder = mkdtempSync(join(tmpdir(), 'red-shelf-stalls-'));
 const made = join(folder, 'made.db');
-const { document, unitIds } = roomOfAll(SUPPLIES, Math.max(0, EVENTS - SUPPLIES), 120);
+const { document, unitIds } = roomOfAll(SUPPLIES, Math.max(0, EVENTS - SUPPLIES), PLACES);
 const store = await openStore(made, 'apps/server/drizzle');
 await restoreDocument({ store, ports: systemPorts }, document);
 store.close();
@@ -122,7 +125,7 @@ async function measured(run: number, server: ChildProcess, url: string): Promise
     const begun = performance.now();
     const answer = await work();
     const took = performance.now() - begun;
-    await wait(200);
+    await wait(SETTLED_MS);
     const gap = await gapSince(server);
     gaps.set(what, [...(gaps.get(what) ?? []), gap]);
     if (process.env.STALLS_EACH)
@@ -162,7 +165,7 @@ async function measured(run: number, server: ChildProcess, url: string): Promise
     await ask('/api/supplies');
   });
   await during('an arrangement: preview, done at once, taken back', async () => {
-    const request = { kinds: [...KINDS], unitIds: unitIds.slice(0, 120) };
+    const request = { kinds: [...KINDS], unitIds: unitIds.slice(0, PLACES) };
     const { token } = (await ask('/api/arrange/preview', request)) as { token: string };
     const { change } = (await ask('/api/arrange/apply', { ...request, token })) as { change: { id: string } };
     await ask('/api/supplies');
@@ -192,7 +195,7 @@ async function measured(run: number, server: ChildProcess, url: string): Promise
     ask(
       '/api/photos',
       new Uint8Array(
-        await sharp({ create: { width: 4000, height: 3000, channels: 3, background: '#4c9a52' } })
+        await sharp({ create: { ...PICTURE, channels: 3, background: '#4c9a52' } })
           .jpeg()
           .toBuffer(),
       ),

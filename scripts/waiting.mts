@@ -10,6 +10,7 @@ import { openStore } from '../apps/server/src/db/open.ts';
 import { systemPorts } from '../apps/server/src/services/ports.ts';
 import { restoreDocument } from '../apps/server/src/services/restore.ts';
 import { startServer } from '../apps/server/src/test/startServer.ts';
+import { askAndLeave } from './attack/leave.mts';
 import { bigRoom } from './big/room.mts';
 
 const [SUPPLIES, EVENTS] = [10_000, 100_000].map((usual, i) => Number(process.argv[i + 2] ?? usual)) as [
@@ -17,6 +18,7 @@ const [SUPPLIES, EVENTS] = [10_000, 100_000].map((usual, i) => Number(process.ar
   number,
 ];
 const SETTLED_MS = SUPPLIES >= 10_000 ? 8000 : 500;
+const PATIENCE_MS = 300;
 const folder = mkdtempSync(join(tmpdir(), 'red-shelf-waiting-'));
 const db = join(folder, 'stash.db');
 const store = await openStore(db, 'apps/server/drizzle');
@@ -67,12 +69,13 @@ const upload = await fetch(`${url}/api/imports`, {
   body: `name,colour\n${rows.join('\n')}`,
 });
 const { id, mapping } = (await upload.json()) as { id: string; mapping: object };
-const preview = (signal?: AbortSignal) =>
-  fetch(`${url}/api/imports/${id}/preview`, {
+const previewUrl = `${url}/api/imports/${id}/preview`;
+const asked = { mapping, defaults: { kind: 'ink' } };
+const preview = () =>
+  fetch(previewUrl, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ mapping, defaults: { kind: 'ink' } }),
-    ...(signal ? { signal } : {}),
+    body: JSON.stringify(asked),
   }).then((answer) => answer.arrayBuffer());
 
 await during('export.json', () => get('/api/export.json'));
@@ -80,8 +83,7 @@ await during('backup.zip', () => get('/api/backup.zip'));
 await during('export.csv', () => get('/api/export.csv'));
 await during('two previews of a list', () => Promise.all([preview(), preview()]));
 await during('six previews whose clients have gone, and an export', async () => {
-  const gone = [1, 2, 3, 4, 5, 6].map(() => preview(AbortSignal.timeout(300)).catch(() => undefined));
-  await Promise.all(gone);
+  await Promise.all(Array.from({ length: 6 }, () => askAndLeave(previewUrl, asked, PATIENCE_MS)));
   await get('/api/export.json');
 });
 all.sort((p, q) => p - q);

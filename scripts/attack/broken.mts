@@ -4,6 +4,7 @@ import { existsSync, linkSync, readdirSync, rmSync, symlinkSync } from 'node:fs'
 import { connect } from 'node:net';
 import { join } from 'node:path';
 import { fileRoutes, routes } from '../../packages/contract/src/index.ts';
+import { askAndLeave } from './leave.mts';
 
 interface Seen {
   readonly status: number;
@@ -48,15 +49,9 @@ export async function leftPreviews(url: string): Promise<Seen[]> {
     body: `name,colour\n${rows.join('\n')}`,
   });
   const { id, mapping } = (await upload.json()) as { id: string; mapping: object };
-  const body = JSON.stringify({ mapping, defaults: { kind: 'ink' } });
-  const headers = { 'Content-Type': 'application/json' };
-  const left = Array.from({ length: 8 }, () =>
-    fetch(`${url}/api/imports/${id}/preview`, {
-      ...{ method: 'POST', headers, body },
-      signal: AbortSignal.timeout(200),
-    }).catch(() => undefined),
-  );
-  await Promise.all(left);
+  const asked = { mapping, defaults: { kind: 'ink' } };
+  const leave = () => askAndLeave(`${url}/api/imports/${id}/preview`, asked, 200);
+  await Promise.all(Array.from({ length: 8 }, leave));
   const begun = performance.now();
   const written = await asks(url, '/api/export.csv');
   const took = performance.now() - begun;

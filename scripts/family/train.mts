@@ -1,9 +1,10 @@
 import { labOf } from '../../packages/core/src/colour/lab.ts';
 import { feature, type Prototype } from '../../packages/core/src/colour/familyScore.ts';
+import { sized } from '../figures/size.mts';
 import { FAMILY_WORDS, type NamedList } from './lists.mts';
 
 /** Typical colours kept for each family. */
-const PER_FAMILY = 128;
+const PER_FAMILY = sized(128, 8);
 /** A family with many named colours gets a bigger say, but not in proportion. */
 const SIZE_POWER = 0.5;
 /**
