@@ -1,4 +1,4 @@
-import { open } from 'node:fs/promises';
+import { open, type FileHandle } from 'node:fs/promises';
 import type { Client } from '@libsql/client';
 
 /** Where SQLite writes a change first, beside the file. */
@@ -6,7 +6,7 @@ const logBeside = (file: string): string => `${file}-wal`;
 
 /**
  * How a connection writes. SQLite would put each change on the disk in the middle of its commit, and now and then carry the whole
- * log over into the file there, while nobody is answered. So it leaves the first to `syncLog`, and the second, up to a
+ * log over into the file there, while nobody is answered. So it leaves the first to `logSync`, and the second, up to a
  * limit, to `carryOver` in another process. A file system without such a log gets SQLite's own care.
  */
 export async function logWell(writer: Client): Promise<{ readonly logged: boolean }> {
@@ -19,14 +19,21 @@ export async function logWell(writer: Client): Promise<{ readonly logged: boolea
 /** So long may the log grow where nobody carries it over, pages of 4 KB. */
 const MOST_PAGES = 10_000;
 
-/** Puts on the disk what was committed: it may be acknowledged once this ends. */
-export async function syncLog(file: string): Promise<void> {
-  const log = await open(logBeside(file), 'r+');
-  try {
-    await log.datasync();
-  } finally {
-    await log.close();
-  }
+/**
+ * Puts on the disk what was committed: it may be acknowledged once that ends. The log stays open for that, so that a process that
+ * has no file handle left can go on writing. SQLite holds its locks on other files, so none is let go when it is closed.
+ */
+export function logSync(file: string): { readonly sync: () => Promise<void>; readonly close: () => void } {
+  let log: Promise<FileHandle> | undefined;
+  const opened = (): Promise<FileHandle> =>
+    (log ??= open(logBeside(file), 'r+').catch((error: unknown) => {
+      log = undefined;
+      throw error;
+    }));
+  return {
+    sync: async () => (await opened()).datasync(),
+    close: () => void log?.then((handle) => handle.close()).catch(() => undefined),
+  };
 }
 
 /** Carries the log over into the file, as far as nobody is reading the old state; no write waits for it. */

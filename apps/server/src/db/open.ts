@@ -8,7 +8,7 @@ import { migrate } from 'drizzle-orm/libsql/migrator';
 import { bringOver } from './bringOver';
 import { fileIdentity, StashGone } from './fileIdentity';
 import { inTurn } from './inTurn';
-import { carryOver, logWell, syncLog } from './log';
+import { carryOver, logSync, logWell } from './log';
 import { lookFirst } from './lookFirst';
 import * as schema from './schema';
 import { settle } from './settle';
@@ -98,6 +98,7 @@ async function storeOver(file: string, { writer, logged }: Writer): Promise<Stor
   const reader = createClient({ url: pathToFileURL(file).href, concurrency: 1, intMode: 'number' });
   await reader.execute('PRAGMA busy_timeout = 5000');
   await reader.execute('PRAGMA query_only = ON');
+  const log = logSync(file);
   const identity = fileIdentity(file);
   const inOwnTurn = inTurn();
   let gone: StashGone | undefined;
@@ -126,7 +127,7 @@ async function storeOver(file: string, { writer, logged }: Writer): Promise<Stor
     });
     // It is done, and so it is told, even where the disk then fails.
     if (touched) for (const hear of listeners) hear(touched);
-    if (logged) await syncLog(file);
+    if (logged) await log.sync();
     return result;
   };
   return {
@@ -160,6 +161,7 @@ async function storeOver(file: string, { writer, logged }: Writer): Promise<Stor
       }),
     carryOver: () => carryOver(writer),
     close: () => {
+      log.close();
       reader.close();
       writer.close();
     },

@@ -1,8 +1,10 @@
 import { statSync } from 'node:fs';
 import fs from 'node:fs/promises';
 import { join } from 'node:path';
+import { joinStore } from '../db/open';
 import { settings } from '../db/schema';
 import type { Touched } from '../db/tx';
+import { locksOn, whereLocksAreTold } from './locks';
 import { INK, makeWorld, type World } from './world';
 
 /** What is acknowledged is on the disk, and what is put there holds up nobody. */
@@ -59,4 +61,17 @@ test('the log is carried over into the file, and the file then holds what the lo
   expect(statSync(file).size).toBe(before);
   await world.store.carryOver();
   expect(statSync(file).size).toBeGreaterThan(before + 40 * 9000);
+});
+
+whereLocksAreTold('what puts changes on the disk lets go none of the locks a stash is held by', async () => {
+  const db = join(world.folder, 'stash.db');
+  await write('first');
+  const before = locksOn([db, `${db}-shm`]);
+  expect(before.length).toBeGreaterThanOrEqual(2);
+  const helper = await joinStore(db);
+  await helper.write((tx) => tx.insert(settings).values({ key: 'helper', value: '' }));
+  helper.close();
+  await turn();
+  expect(locksOn([db, `${db}-shm`])).toEqual(before);
+  expect(locksOn([`${db}-wal`])).toEqual([]);
 });

@@ -13,7 +13,7 @@ import { Txt } from '../ui/Txt';
 import { useImport } from './useImport';
 
 /** A row whose words fit a line. */
-const LIKELY_ROW_HEIGHT = 54;
+const LINE_HEIGHT = 54;
 const keyOf = (row: ImportPreview['rows'][number]): string => String(row.line);
 
 interface PreviewStepProps {
@@ -57,7 +57,8 @@ export function PreviewStep({ upload, choices, preview, settling, onOutdated, on
         <LongList
           rows={rows}
           keyOf={keyOf}
-          likelyHeight={() => LIKELY_ROW_HEIGHT}
+          heightOf={() => LINE_HEIGHT}
+          wraps
           draw={(row) => <Row row={row} />}
         />
       </View>

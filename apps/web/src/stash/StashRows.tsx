@@ -58,7 +58,7 @@ export function StashRows({ rows, tiles, where, picked, chosen, onPress }: Stash
       rows={rows}
       columns={tiles ? columns : 1}
       keyOf={keyOf}
-      likelyHeight={tiles ? () => TILE_HEIGHT : heightOf}
+      heightOf={tiles ? () => TILE_HEIGHT : heightOf}
       draw={draw}
       foot={FOOT}
     />

@@ -17,8 +17,10 @@ const LIKELY_HEIGHT_PX = 600;
 interface LongListProps<T> {
   readonly rows: readonly T[];
   readonly keyOf: (row: T) => string;
-  /** How high a line with this row is likely to be, px; the line is measured once it is drawn. */
-  readonly likelyHeight: (row: T) => number;
+  /** How high a line with this row is, px. */
+  readonly heightOf: (row: T) => number;
+  /** Rows may be higher than that, where words wrap: they are measured once they are drawn. */
+  readonly wraps?: boolean;
   readonly draw: (row: T) => ReactNode;
   /** How many rows stand side by side in a line. */
   readonly columns?: number;
@@ -27,7 +29,15 @@ interface LongListProps<T> {
 }
 
 /** A list of any length. Only what is seen is drawn: the first lines at once, the others a few at a time. */
-export function LongList<T>({ rows, keyOf, likelyHeight, draw, columns = 1, foot = 0 }: LongListProps<T>) {
+export function LongList<T>({
+  rows,
+  keyOf,
+  heightOf,
+  wraps = false,
+  draw,
+  columns = 1,
+  foot = 0,
+}: LongListProps<T>) {
   const ground = useRef<ScrollView>(null);
   const ahead = useGradually(useRested() ? AHEAD_STEPS : 0);
   const step = useGradually(STEPS);
@@ -41,7 +51,7 @@ export function LongList<T>({ rows, keyOf, likelyHeight, draw, columns = 1, foot
     count: step < STEPS ? Math.min(lines, LINES_AT_ONCE * (step + 1)) : lines,
     // On the web a ScrollView's handle is its element.
     getScrollElement: () => ground.current as unknown as HTMLElement | null,
-    estimateSize: (line) => ask(rows[line * columns], likelyHeight, 0),
+    estimateSize: (line) => ask(rows[line * columns], heightOf, 0),
     getItemKey,
     overscan: AHEAD_AT_FIRST + ahead,
     initialRect: { width: 0, height: LIKELY_HEIGHT_PX },
@@ -56,15 +66,17 @@ export function LongList<T>({ rows, keyOf, likelyHeight, draw, columns = 1, foot
           {seen.map(({ key, index }) => (
             <View
               key={key}
-              ref={list.measureElement as Ref<View>}
+              ref={wraps ? (list.measureElement as Ref<View>) : undefined}
               style={columns > 1 && styles.line}
               {...marked({ index: String(index) })}
             >
-              {rows.slice(index * columns, (index + 1) * columns).map((row) => (
-                <View key={keyOf(row)} style={columns > 1 && { width: `${100 / columns}%` }}>
-                  {draw(row)}
-                </View>
-              ))}
+              {columns === 1
+                ? ask(rows[index], draw, null)
+                : rows.slice(index * columns, (index + 1) * columns).map((row) => (
+                    <View key={keyOf(row)} style={{ width: `${100 / columns}%` }}>
+                      {draw(row)}
+                    </View>
+                  ))}
             </View>
           ))}
         </View>
