@@ -10,6 +10,7 @@ import {
 import { v7 } from 'uuid';
 import type { z } from 'zod';
 import { words } from '../copy/words';
+import { fetchOrTake } from './ahead';
 import { shutDoor } from './door';
 import { schemas } from './later';
 
@@ -104,13 +105,13 @@ export async function sendCommand({ route, of, body, id, at }: Command): Promise
 export const glance = async <B extends z.ZodType, A extends z.ZodType>(
   route: Route<B, A>,
   id = '',
-): Promise<z.output<A>> => (await answerOf(() => fetch(pathOf(route.path, id)))) as z.output<A>;
+): Promise<z.output<A>> => (await answerOf(() => fetchOrTake(pathOf(route.path, id)))) as z.output<A>;
 
 /** The same, as the text it came as. */
 export async function glanceText({ path }: { readonly path: string }): Promise<string> {
   let text = '';
   await answerOf(async () => {
-    const response = await fetch(path);
+    const response = await fetchOrTake(path);
     if (!response.ok) return response;
     text = await response.text();
     return { ok: true, json: () => Promise.resolve(null) } as Response;
