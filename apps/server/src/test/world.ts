@@ -1,4 +1,6 @@
+import { once } from 'node:events';
 import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { evenGrid, findTemplate } from '@red-shelf/core';
@@ -38,7 +40,10 @@ export async function makeWorld(file?: string): Promise<World> {
   const folder = mkdtempSync(join(tmpdir(), 'red-shelf-'));
   const store = await openStore(file ?? join(folder, 'stash.db'), MIGRATIONS);
   const photos = { folder: join(folder, 'photos'), prepare: preparePhoto };
-  const http = supertest(makeApp({ store, ports: systemPorts, photos }, pino({ level: 'silent' })));
+  // One server for all that is asked of it: by itself supertest starts another for every request.
+  const server = createServer(makeApp({ store, ports: systemPorts, photos }, pino({ level: 'silent' })));
+  await once(server.listen(0, '127.0.0.1'), 'listening');
+  const http = supertest(server);
   const supply = async (id: string): Promise<SupplyView> =>
     ((await http.get(`/api/supplies/${id}`).expect(200)).body as { supply: SupplyView }).supply;
   return {
@@ -61,6 +66,8 @@ export async function makeWorld(file?: string): Promise<World> {
     },
     supply,
     close: () => {
+      server.close();
+      server.closeAllConnections();
       store.close();
       rmSync(folder, { recursive: true, force: true });
     },
