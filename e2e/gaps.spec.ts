@@ -1,70 +1,69 @@
 import { ready } from './ready';
 import { expect, test } from './room';
 
-test(
-  'each gap is told with its reason, and acted on, put off or never asked again',
-  { tag: '@both' },
-  async ({ page, room }) => {
-    await page.goto(`${room.url}/gaps`);
-    const tile = (label: string) => page.getByRole('radio', { name: new RegExp(`^\\d+ ${label}$`) });
-    const countOf = async (label: string) =>
-      Number(/^\d+/.exec((await tile(label).getAttribute('aria-label')) ?? '')?.[0]);
-    await expect(tile('running out')).toBeChecked();
-    const out = await countOf('running out');
-    expect(out).toBeGreaterThan(3);
-    // What is accepted goes to the list; what is never asked again is gone, and can be asked again.
-    await page
-      .getByRole('button', { name: /^To the shopping list: / })
-      .first()
-      .click();
-    await expect(page.getByRole('button', { name: 'Shopping list (1)' })).toBeVisible();
-    await page
-      .getByRole('button', { name: /^Never ask again: / })
-      .nth(1)
-      .click();
-    await expect(tile('running out')).toHaveAttribute('aria-label', `${out - 1} running out`);
-    await page.reload();
-    await expect(tile('running out')).toHaveAttribute('aria-label', `${out - 1} running out`);
-    await page.getByRole('button', { name: /^Put off: 1 question/ }).click();
-    await page.getByRole('button', { name: /^Ask again: / }).click();
-    await expect(tile('running out')).toHaveAttribute('aria-label', `${out} running out`);
+test('each gap is told with its reason, and acted on, put off or never asked again', async ({
+  page,
+  room,
+}) => {
+  await page.goto(`${room.url}/gaps`);
+  const tile = (label: string) => page.getByRole('radio', { name: new RegExp(`^\\d+ ${label}$`) });
+  const countOf = async (label: string) =>
+    Number(/^\d+/.exec((await tile(label).getAttribute('aria-label')) ?? '')?.[0]);
+  await expect(tile('running out')).toBeChecked();
+  const out = await countOf('running out');
+  expect(out).toBeGreaterThan(3);
+  // What is accepted goes to the list; what is never asked again is gone, and can be asked again.
+  await page
+    .getByRole('button', { name: /^To the shopping list: / })
+    .first()
+    .click();
+  await expect(page.getByRole('button', { name: 'Shopping list (1)' })).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Never ask again: / })
+    .nth(1)
+    .click();
+  await expect(tile('running out')).toHaveAttribute('aria-label', `${out - 1} running out`);
+  await page.reload();
+  await expect(tile('running out')).toHaveAttribute('aria-label', `${out - 1} running out`);
+  await page.getByRole('button', { name: /^Put off: 1 question/ }).click();
+  await page.getByRole('button', { name: /^Ask again: / }).click();
+  await expect(tile('running out')).toHaveAttribute('aria-label', `${out} running out`);
 
-    await tile('missing colours').click();
-    await expect(page.getByText(/\d+ of \d+ owned · \d+ missing: /)).toBeVisible();
-    await expect(page.getByText(/a hole in your \w+: the nearest is/).first()).toBeVisible();
-    await page
-      .getByRole('button', { name: /^To the shopping list: / })
-      .first()
-      .click();
-    await tile('missing partners').click();
-    await expect(page.getByText(/^lacks /).first()).toBeVisible();
-    await page
-      .getByRole('button', { name: /^To the shopping list: / })
-      .first()
-      .click();
-    await expect(page.getByRole('button', { name: 'Shopping list (3)' })).toBeVisible();
+  await tile('missing colours').click();
+  await expect(page.getByText(/\d+ of \d+ owned · \d+ missing: /)).toBeVisible();
+  await expect(page.getByText(/a hole in your \w+: the nearest is/).first()).toBeVisible();
+  await page
+    .getByRole('button', { name: /^To the shopping list: / })
+    .first()
+    .click();
+  await tile('missing partners').click();
+  await expect(page.getByText(/^lacks /).first()).toBeVisible();
+  await page
+    .getByRole('button', { name: /^To the shopping list: / })
+    .first()
+    .click();
+  await expect(page.getByRole('button', { name: 'Shopping list (3)' })).toBeVisible();
 
-    await tile('not used').click();
-    // Used, it is forgotten no more; another one may take its turn.
-    const use = page.getByRole('button', { name: /^Use one: / }).first();
-    const forgotten = (await use.getAttribute('aria-label')) ?? '';
-    await use.click();
-    await expect(page.getByRole('button', { name: forgotten, exact: true })).toHaveCount(0);
-    await tile('doubles').click();
-    const doubles = await countOf('doubles');
-    await page
-      .getByRole('button', { name: /^The spares of .* are meant$/ })
-      .first()
-      .click();
-    await expect.poll(() => countOf('doubles')).toBe(doubles - 1);
-    await tile('room').click();
-    await page
-      .getByRole('button', { name: /^Find a place for / })
-      .first()
-      .click();
-    await expect(page).toHaveURL(/\/arrange\?kind=/);
-  },
-);
+  await tile('not used').click();
+  // Used, it is forgotten no more; another one may take its turn.
+  const use = page.getByRole('button', { name: /^Use one: / }).first();
+  const forgotten = (await use.getAttribute('aria-label')) ?? '';
+  await use.click();
+  await expect(page.getByRole('button', { name: forgotten, exact: true })).toHaveCount(0);
+  await tile('doubles').click();
+  const doubles = await countOf('doubles');
+  await page
+    .getByRole('button', { name: /^The spares of .* are meant$/ })
+    .first()
+    .click();
+  await expect.poll(() => countOf('doubles')).toBe(doubles - 1);
+  await tile('room').click();
+  await page
+    .getByRole('button', { name: /^Find a place for / })
+    .first()
+    .click();
+  await expect(page).toHaveURL(/\/arrange\?kind=/);
+});
 
 test.describe('with the network cut', () => {
   test.use({ serviceWorkers: 'allow', cut: true });

@@ -1,30 +1,29 @@
 import { expect, test } from './room';
 
-test(
-  'search in plain words, with a slip forgiven, and filters that combine and stay in the address',
-  { tag: '@both' },
-  async ({ page, room }) => {
-    await page.goto(`${room.url}/stash`);
-    const field = page.getByLabel('Colour, name, code or place');
-    await field.fill('pale green satin');
-    await expect(page).toHaveURL(/q=pale\+green\+satin|q=pale%20green%20satin/);
-    await expect(page.getByText(/^\d+ of 237 supplies/)).toBeVisible();
-    await field.fill('unplaced inks');
-    await expect(page.getByText('no place').first()).toBeVisible();
-    await field.fill('mraker teal');
-    await expect(page.getByRole('button', { name: /alcohol dual-tip/ }).first()).toBeVisible();
-    await field.fill('');
-    await page.getByRole('button', { name: 'Filters' }).click();
-    await page.getByRole('checkbox', { name: 'Never used' }).click();
-    await page.getByRole('button', { name: 'Standing: any but gone' }).click();
-    await page.getByRole('radio', { name: 'retired' }).click();
-    await expect(page).toHaveURL(/asks=unused/);
-    await expect(page).toHaveURL(/status=retired/);
-    const shown = await page.getByText(/^\d+ of 237 supplies/).textContent();
-    await page.reload();
-    await expect(page.getByText(shown ?? '')).toBeVisible();
-  },
-);
+test('search in plain words, with a slip forgiven, and filters that combine and stay in the address', async ({
+  page,
+  room,
+}) => {
+  await page.goto(`${room.url}/stash`);
+  const field = page.getByLabel('Colour, name, code or place');
+  await field.fill('pale green satin');
+  await expect(page).toHaveURL(/q=pale\+green\+satin|q=pale%20green%20satin/);
+  await expect(page.getByText(/^\d+ of 237 supplies/)).toBeVisible();
+  await field.fill('unplaced inks');
+  await expect(page.getByText('no place').first()).toBeVisible();
+  await field.fill('mraker teal');
+  await expect(page.getByRole('button', { name: /alcohol dual-tip/ }).first()).toBeVisible();
+  await field.fill('');
+  await page.getByRole('button', { name: 'Filters' }).click();
+  await page.getByRole('checkbox', { name: 'Never used' }).click();
+  await page.getByRole('button', { name: 'Standing: any but gone' }).click();
+  await page.getByRole('radio', { name: 'retired' }).click();
+  await expect(page).toHaveURL(/asks=unused/);
+  await expect(page).toHaveURL(/status=retired/);
+  const shown = await page.getByText(/^\d+ of 237 supplies/).textContent();
+  await page.reload();
+  await expect(page.getByText(shown ?? '')).toBeVisible();
+});
 
 test('many are changed at once, and one undo takes it all back', async ({ page, room }) => {
   await page.goto(`${room.url}/stash?q=ember`);

@@ -10,7 +10,7 @@ const RACK = '/storage?unit=demo-000000';
 
 test(
   'a rack gets a column more: everything keeps its row, and a name of one’s own stays with its place',
-  { tag: '@both' },
+  { tag: '@wide' },
   async ({ page, room }) => {
     await page.goto(room.url);
     const before = (await slot(page, 'A2·01').getAttribute('aria-label')) ?? '';

@@ -15,43 +15,41 @@ async function put(room: Room, id: string, place: { unitId: string; cell: null }
   });
 }
 
-test(
-  'a rod is built by typing, takes spools by their exact width, and says what is free',
-  { tag: '@both' },
-  async ({ page, room }) => {
-    await page.goto(`${room.url}/rack`);
-    await page.getByRole('button', { name: 'Start from another' }).click();
-    await page.getByRole('radio', { name: 'Spool rod' }).click();
-    await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Window rod');
-    await page.getByRole('textbox', { name: 'Rod, across' }).fill('0 mm');
-    await page.getByRole('button', { name: 'Put it up' }).click();
-    await expect(page.getByText('Say how thick the rod is; only a rod is asked.')).toBeVisible();
-    await page.getByRole('textbox', { name: 'Rod, across' }).fill('1/4 in');
-    await page.getByRole('textbox', { name: 'Length inside' }).fill('4 cm');
-    await expect(
-      page.getByText(/^(4 cm|40 mm) × .* inside: (4 cm|40 mm) of length for things\.$/),
-    ).toBeVisible();
-    await page.getByRole('button', { name: 'Put it up' }).click();
-    await expect(page.getByRole('heading', { name: 'Window rod' })).toBeVisible();
-    // Two spools come off their pegs.
-    const { supplies } = await stashOf(room);
-    for (const { id } of supplies.filter(({ form }) => form === 'spool').slice(0, 2))
-      await put(room, id, null);
-    await page.reload();
-    await page.getByRole('button', { name: /Window rod, put something in/ }).click();
-    const offered = page.getByRole('button', { name: /^Set .* down here$/ });
-    await expect(offered.nth(1)).toBeVisible();
-    await offered.first().click();
-    await expect(page.getByText(/^1 thing · [\d.]+ (mm|cm) free$/)).toBeVisible();
-    // What is left of the rod is too short for another.
-    await page.getByRole('button', { name: 'The next slot' }).click();
-    await expect(
-      page.getByText('This rod is open, and everything that fits it now has a place already.'),
-    ).toBeVisible();
-    await page.getByRole('button', { name: 'Undo' }).first().click();
-    await expect(page.getByText(/^0 things · (4 cm|40 mm) free$/)).toBeVisible();
-  },
-);
+test('a rod is built by typing, takes spools by their exact width, and says what is free', async ({
+  page,
+  room,
+}) => {
+  await page.goto(`${room.url}/rack`);
+  await page.getByRole('button', { name: 'Start from another' }).click();
+  await page.getByRole('radio', { name: 'Spool rod' }).click();
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Window rod');
+  await page.getByRole('textbox', { name: 'Rod, across' }).fill('0 mm');
+  await page.getByRole('button', { name: 'Put it up' }).click();
+  await expect(page.getByText('Say how thick the rod is; only a rod is asked.')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Rod, across' }).fill('1/4 in');
+  await page.getByRole('textbox', { name: 'Length inside' }).fill('4 cm');
+  await expect(
+    page.getByText(/^(4 cm|40 mm) × .* inside: (4 cm|40 mm) of length for things\.$/),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Put it up' }).click();
+  await expect(page.getByRole('heading', { name: 'Window rod' })).toBeVisible();
+  // Two spools come off their pegs.
+  const { supplies } = await stashOf(room);
+  for (const { id } of supplies.filter(({ form }) => form === 'spool').slice(0, 2)) await put(room, id, null);
+  await page.reload();
+  await page.getByRole('button', { name: /Window rod, put something in/ }).click();
+  const offered = page.getByRole('button', { name: /^Set .* down here$/ });
+  await expect(offered.nth(1)).toBeVisible();
+  await offered.first().click();
+  await expect(page.getByText(/^1 thing · [\d.]+ (mm|cm) free$/)).toBeVisible();
+  // What is left of the rod is too short for another.
+  await page.getByRole('button', { name: 'The next slot' }).click();
+  await expect(
+    page.getByText('This rod is open, and everything that fits it now has a place already.'),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByText(/^0 things · (4 cm|40 mm) free$/)).toBeVisible();
+});
 
 test(
   'sheets lie on one another as high as a tray is, and what is too much is refused with the measure',
