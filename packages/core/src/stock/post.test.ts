@@ -50,7 +50,7 @@ interface After {
 function after(lots: readonly Lot[], request: StockRequest, rule: CountRule): After {
   let made = 0;
   const form = { counting: rule.counting, parts: rule.counting === 'sheets' ? PARTS : [] };
-  const planned = planPosting(request, lots, form as never, rule, () => `new${made++}`);
+  const planned = planPosting(request, lots, form, rule, () => `new${made++}`);
   if ('code' in planned) return { lots, refused: planned.code };
   const all = [...lots, ...planned.made.map((lot): Lot => ({ ...lot, items: 0, left: 0 }))];
   const event = {
