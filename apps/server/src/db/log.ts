@@ -4,20 +4,21 @@ import type { Client } from '@libsql/client';
 /** Where SQLite writes a change first, beside the file. */
 const logBeside = (file: string): string => `${file}-wal`;
 
+/** How long the log may grow before the writer itself carries it over, pages of 4 KB: seldom where others wait for it, soon where none does. */
+export const CARRIED_OVER_AT = { byTheServer: 10_000, byAHelper: 1_000 } as const;
+
 /**
  * How a connection writes. SQLite would put each change on the disk in the middle of its commit, and now and then carry the whole
- * log over into the file there, while nobody is answered. So it leaves the first to `logSync`, and the second, up to a
- * limit, to `carryOver` in another process. A file system without such a log gets SQLite's own care.
+ * log over into the file there, while nobody is answered. So it leaves the first to `logSync`, and the second, up to so many
+ * pages, to `carryOver` in another process. A file system without such a log gets SQLite's own care.
  */
-export async function logWell(writer: Client): Promise<{ readonly logged: boolean }> {
+export async function logWell(writer: Client, pages: number): Promise<{ readonly logged: boolean }> {
   const { rows } = await writer.execute('PRAGMA journal_mode = WAL');
   const logged = rows[0]?.[0] === 'wal';
   await writer.execute(`PRAGMA synchronous = ${logged ? 'NORMAL' : 'FULL'}`);
-  await writer.execute(`PRAGMA wal_autocheckpoint = ${MOST_PAGES}`);
+  await writer.execute(`PRAGMA wal_autocheckpoint = ${pages}`);
   return { logged };
 }
-/** So long may the log grow where nobody carries it over, pages of 4 KB. */
-const MOST_PAGES = 10_000;
 
 /**
  * Puts on the disk what was committed: it may be acknowledged once that ends. The log stays open for that, so that a process that

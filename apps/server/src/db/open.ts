@@ -8,7 +8,7 @@ import { migrate } from 'drizzle-orm/libsql/migrator';
 import { bringOver } from './bringOver';
 import { fileIdentity, StashGone } from './fileIdentity';
 import { inTurn } from './inTurn';
-import { carryOver, logSync, logWell } from './log';
+import { CARRIED_OVER_AT, carryOver, logSync, logWell } from './log';
 import { lookFirst } from './lookFirst';
 import * as schema from './schema';
 import { settle } from './settle';
@@ -52,7 +52,7 @@ export async function openStore(file: string, migrationsFolder: string): Promise
   mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
   await lookFirst(file, migrationsFolder);
   ownRights(file);
-  const writing = await writerOf(file);
+  const writing = await writerOf(file, CARRIED_OVER_AT.byTheServer);
   const writeDb = drizzle(writing.writer, { schema });
   await migrate(writeDb, { migrationsFolder });
   await writeDb.transaction(bringOver);
@@ -73,7 +73,7 @@ function ownRights(file: string): void {
 export async function joinStore(file: string, identity = fileIdentity(file)): Promise<Store> {
   // Opening would make a new, empty one.
   if (identity === undefined || fileIdentity(file) !== identity) throw new StashGone(file);
-  const store = await storeOver(file, await writerOf(file));
+  const store = await storeOver(file, await writerOf(file, CARRIED_OVER_AT.byAHelper));
   if (fileIdentity(file) === identity) return store;
   store.close();
   throw new StashGone(file);
@@ -84,11 +84,11 @@ interface Writer {
   /** What is committed stands in SQLite's log first, and has to be put on the disk. */
   readonly logged: boolean;
 }
-async function writerOf(file: string): Promise<Writer> {
+async function writerOf(file: string, pages: number): Promise<Writer> {
   const writer = createClient({ url: pathToFileURL(file).href, concurrency: 1, intMode: 'number' });
   // First of all how long to wait: another process may be closing the file, and what follows asks for it.
   await writer.execute('PRAGMA busy_timeout = 5000');
-  const { logged } = await logWell(writer);
+  const { logged } = await logWell(writer, pages);
   await writer.execute('PRAGMA foreign_keys = ON');
   return { writer, logged };
 }
