@@ -27,7 +27,12 @@ const commandOf = ({ script }: Measured, args: readonly string[]): string =>
 async function printed(
   measured: Measured,
 ): Promise<{ readonly text: string; readonly failed: string | null }> {
-  const args = ['--import', 'tsx', at('scripts', measured.script), ...(small ? measured.small : measured.full)];
+  const args = [
+    '--import',
+    'tsx',
+    at('scripts', measured.script),
+    ...(small ? measured.small : measured.full),
+  ];
   try {
     const { stdout } = await promisify(execFile)(process.execPath, args, {
       cwd: ROOT,
