@@ -76,8 +76,8 @@ const withLots = (row: RawRow, lots: ReadonlyMap<string, Holding[]>): SupplyWith
   lots: lots.get(row.id) ?? [],
 });
 
-/** So many supplies are read at a stretch. */
-const PAGE = 250;
+/** So many supplies are read at a stretch: some 6 ms. */
+const PAGE = 100;
 
 /** Supplies that were not removed, chosen by a condition. */
 const rawRows = (db: Readable, where: SQL): Promise<RawRow[]> =>
@@ -92,6 +92,7 @@ export async function* supplyPages(db: Readable): AsyncGenerator<SupplyWithState
     const raw = await rawRows(db, sql`s.id > ${after} order by s.id limit ${PAGE}`);
     const last = raw[raw.length - 1];
     if (!last) return;
+    await breathe();
     const lots = await lotsBetween(db, after, last.id);
     yield raw.map((row) => withLots(row, lots));
     if (raw.length < PAGE) return;
