@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
+import { graveFindings } from './grave';
 import { expect, test } from './room';
 
 const SCREENS = [
@@ -58,9 +58,7 @@ for (let from = 0; from < SCREENS.length; from += TOGETHER) {
         await page.emulateMedia({ colorScheme: dark ? 'dark' : 'light' });
         await page.goto(room.url + path);
         await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible();
-        const { violations } = await new AxeBuilder({ page }).analyze();
-        for (const { id, impact, nodes } of violations)
-          if (impact === 'serious' || impact === 'critical') grave.push(`${name}: ${id}: ${nodes[0]?.html}`);
+        for (const each of await graveFindings(page)) grave.push(`${name}: ${each}`);
       }
       expect(grave).toEqual([]);
     },

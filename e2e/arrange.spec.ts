@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { PDFDocument } from 'pdf-lib';
+import { graveFindings } from './grave';
 import { expect, test } from './room';
 
 /** How many lifts are still to be made, as the screen says. */
@@ -193,17 +193,11 @@ test(
       const pdf = await PDFDocument.load(readFileSync(await (await saving).path()));
       return pdf.getPageCount();
     };
-    const grave = async (): Promise<string[]> => {
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      return violations
-        .filter(({ impact }) => impact === 'serious' || impact === 'critical')
-        .map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`);
-    };
     await page.goto(`${room.url}/arrange`);
     await expect(page.getByRole('heading', { name: 'Planned' })).toBeVisible();
     expect(await printed('Print now and planned')).toBeGreaterThan(0);
     await page.getByRole('button', { name: /^Order: / }).click();
-    expect(await grave()).toEqual([]);
+    expect(await graveFindings(page)).toEqual([]);
     // An order is kept by name, and is there to choose.
     await page.getByRole('slider', { name: 'How smooth' }).fill('0.6');
     await page.getByRole('textbox', { name: 'Keep this order as' }).fill('Rather smooth');
@@ -213,7 +207,7 @@ test(
     await page.getByRole('button', { name: /^Begin: \d+ lifts$/ }).click();
     await expect(now(page)).toBeVisible();
     expect(await printed('Print the list')).toBeGreaterThan(0);
-    expect(await grave()).toEqual([]);
+    expect(await graveFindings(page)).toEqual([]);
     await page.goto(`${room.url}/storage`);
     expect(await printed('Print a packing list')).toBeGreaterThan(4);
   },

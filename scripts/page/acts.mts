@@ -55,15 +55,18 @@ export const FROM_THE_WALL: readonly Act[] = [
   link('/', 'the wall'),
 ];
 
-/** A list as another program would write it. */
-const list = (rows: number): string =>
-  [
+let lists = 0;
+/** A list as another program would write it; each is of things that no earlier one named. */
+const list = (rows: number): string => {
+  const which = ++lists;
+  return [
     'Name,Kind,Colour,Maker,Amount',
     ...Array.from({ length: rows }, (_, i) => {
       const hex = ((i * 2654435761) & 0xffffff).toString(16).padStart(6, '0');
-      return `Row ${i},${['ink', 'marker', 'cardstock', 'ribbon', 'sticker'][i % 5]},#${hex},Tarnwick Mill,${1 + (i % 9)}`;
+      return `Row ${which}-${i},${['ink', 'marker', 'cardstock', 'ribbon', 'sticker'][i % 5]},#${hex},Tarnwick Mill,${1 + (i % 9)}`;
     }),
   ].join('\n');
+};
 
 export const ACTS: readonly Act[] = [
   ...['grean card', 'a1', 'low'].map((words) => ({
