@@ -34,9 +34,13 @@ function seenLots(lots: readonly Holding[]): HoldingView[] {
   return (main ? [main, ...others] : others).map(toHoldingView);
 }
 
-/** A supply as clients see it, family and stock derived. */
-export function viewOf(written: WrittenSupply, usage: Usage, lots: readonly Holding[]): SupplyView {
-  const family = written.familyOverride ?? familyOf(written.hex, written.finish).family;
+/** A supply as clients see it, stock derived; and its family, where that is not known already. */
+export function viewOf(
+  written: WrittenSupply,
+  usage: Usage,
+  lots: readonly Holding[],
+  family = written.familyOverride ?? familyOf(written.hex, written.finish).family,
+): SupplyView {
   const stock = stockOf(lots, usage, countRuleOf(formFor(written)));
   const { id, version, number, kind, form, name, maker, range, code, hex, finish } = written;
   const { familyOverride, familyReason, note, facts, createdAt, updatedAt } = written;

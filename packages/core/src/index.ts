@@ -424,3 +424,4 @@ export {
 export { KIT_TOOLS, usualKit, type KitNeed, type KitTool } from './bench/usualKit';
 export { carriedWhole, pullList, type PullList, type PullRow, type PullTray } from './bench/pullList';
 export { byText } from './text/byText';
+export { naturally } from './text/natural';

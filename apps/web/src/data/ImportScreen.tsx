@@ -1,6 +1,7 @@
 import { uploadView } from '@red-shelf/contract';
 import { router } from 'expo-router';
 import { useMutation } from '@tanstack/react-query';
+import { startTransition } from 'react';
 import { z } from 'zod';
 import { uploadList } from '../api/files';
 import { useBegun } from '../form/useDraft';
@@ -26,7 +27,8 @@ export function ImportScreen() {
   const [list, setList, clear] = useBegun('import', chosen);
   const send = useMutation({
     mutationFn: async (file: File) => ({ name: file.name, upload: await uploadList(file) }),
-    onSuccess: setList,
+    // Its columns and its rows are much to draw: the page answers meanwhile.
+    onSuccess: (found) => startTransition(() => setList(found)),
   });
   const choose = async () => {
     const file = await chooseFile('.csv,.tsv,.txt,text/csv');

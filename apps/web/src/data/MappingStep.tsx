@@ -9,7 +9,7 @@ import {
 } from '@red-shelf/core';
 import type { ImportChoices, UploadView } from '@red-shelf/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Menu } from 'react-native-paper';
 import { call, routes } from '../api/client';
@@ -43,6 +43,7 @@ export function MappingStep({ upload, onDone, onOther }: MappingStepProps) {
     queryFn: () => call(routes.previewImport, { id: upload.id, body: choices }),
     placeholderData: keepPreviousData,
   });
+  const shown = useDeferredValue(preview.data);
   return (
     <>
       <Txt look="title" level={2}>
@@ -79,12 +80,12 @@ export function MappingStep({ upload, onDone, onOther }: MappingStepProps) {
         ))}
       </View>
       {preview.error && <Note sort="error">{preview.error.message}</Note>}
-      {preview.data && (
+      {shown && (
         <PreviewStep
           upload={upload}
           choices={choices}
-          preview={preview.data}
-          settling={preview.isPlaceholderData}
+          preview={shown}
+          settling={preview.isPlaceholderData || shown !== preview.data}
           onOutdated={() => void preview.refetch()}
           onDone={onDone}
         />

@@ -21,6 +21,7 @@ interface StretchProps {
 }
 
 interface CellsProps extends StretchProps {
+  readonly within?: Box | undefined;
   readonly lit: ReadonlySet<string> | undefined;
   readonly held: ReadonlyMap<number, string> | undefined;
   readonly firsts: ReadonlySet<number>;
@@ -34,6 +35,7 @@ export const SlotCells = memo(function SlotCells({
   from,
   to,
   selected,
+  within,
   lit,
   held,
   firsts,
@@ -45,6 +47,7 @@ export const SlotCells = memo(function SlotCells({
   const seen = (own: VisibleEnd): VisibleEnd => (holds ? holds.seen(own) : own);
   return boxes.slice(from, to).flatMap((box, i) => {
     const index = from + i;
+    if (within && !overlap(box, within)) return [];
     const living = slots[index];
     const fold = (living?.supply.facts.stays ?? false) || staysAt(unit, loose ? null : index);
     const folded = fold ? [<Fold key={`fold ${index}`} box={box} />] : [];
@@ -74,6 +77,9 @@ export const SlotCells = memo(function SlotCells({
     ];
   });
 });
+
+const overlap = (p: Box, q: Box): boolean =>
+  p.x < q.x + q.w && q.x < p.x + p.w && p.y < q.y + q.h && q.y < p.y + p.h;
 
 interface HitsProps extends StretchProps {
   /** px between two cells; it belongs to both when a finger comes down on it. */

@@ -22,6 +22,8 @@ interface UnitDrawingProps {
   readonly selected?: number | null;
   /** With fronts as high as they are, for a drawing among others to one scale. */
   readonly asBuilt?: boolean;
+  /** Only cells that can be seen through this window are drawn; px from the drawing's top left corner. */
+  readonly within?: Box | undefined;
   /** So many cells only: what has many is drawn in stretches where it must not hold up a frame. */
   readonly upTo?: number;
   /** Without it the drawing is only looked at. */
@@ -40,6 +42,7 @@ export const UnitDrawing = memo(function UnitDrawing({
   held,
   selected = null,
   asBuilt = false,
+  within,
   upTo = Infinity,
   onSelect,
 }: UnitDrawingProps) {
@@ -73,7 +76,14 @@ export const UnitDrawing = memo(function UnitDrawing({
                 <Rect key={box.y} x={box.x} y={box.y} width={box.w} height={box.h} fill={colour.rackWall} />
               ))}
           {stretches.map(({ tab: _, ...stretch }) => (
-            <SlotCells key={stretch.from} {...stretch} lit={lit} held={held} firsts={firsts} />
+            <SlotCells
+              key={stretch.from}
+              {...stretch}
+              within={within}
+              lit={lit}
+              held={held}
+              firsts={firsts}
+            />
           ))}
           {unit.model &&
             holdsOf(unit.model)

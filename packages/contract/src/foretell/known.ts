@@ -75,7 +75,8 @@ export function afterEvent(supply: SupplyView, event: StashEvent, made: readonly
     const version = lot.version + (aged.has(lot.id) ? 1 : 0) + (moved ? 1 : 0);
     return { ...lot, ...tallies.get(lot.id), version, spot: spot === undefined ? lot.spot : spot };
   });
-  return viewOf(writtenOf(supply), { uses, used, lastUsedAt }, now);
+  // Nothing that is done with it gives it another colour.
+  return viewOf(writtenOf(supply), { uses, used, lastUsedAt }, now, supply.family);
 }
 
 /** A supply without a place for these of its lots; all of them when left out. */

@@ -1,5 +1,5 @@
 import type { UnitView } from '@red-shelf/contract';
-import { useState } from 'react';
+import { startTransition, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Contents } from '../../api/contents';
 import { boxesOf, unitSize } from '../../draw/geometry';
@@ -32,14 +32,16 @@ export function SpotPicture({ unit, slots, at, lit }: SpotPictureProps) {
     whole <= room ? 0 : Math.max(0, Math.min(whole - room, middle - room / 2));
   const left = box ? shift((box.x + box.w / 2) * scale, size.w * scale, width) : 0;
   const top = box ? shift((box.y + box.h / 2) * scale, size.h * scale, HIGH) : 0;
+  // A rack has many cells that are not seen here.
+  const within = useMemo(() => ({ x: left, y: top, w: width, h: HIGH }), [left, top, width]);
   return (
     <View
       style={[styles.window, { height: Math.min(HIGH, Math.max(1, size.h * scale)) }]}
-      onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
+      onLayout={({ nativeEvent: { layout } }) => startTransition(() => setWidth(layout.width))}
     >
       {width > 0 && (
         <View style={{ position: 'absolute', left: -left, top: -top }}>
-          <UnitDrawing unit={unit} slots={slots} scale={scale} selected={at} lit={lit} />
+          <UnitDrawing unit={unit} slots={slots} scale={scale} within={within} selected={at} lit={lit} />
         </View>
       )}
     </View>
