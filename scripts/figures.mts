@@ -23,6 +23,21 @@ interface Row {
 const commandOf = ({ script }: Measured, args: readonly string[]): string =>
   ['npx tsx', `scripts/${script}`, ...args].join(' ');
 
+/** Scripts that run now, each a group of its own with all that it started. */
+const running = new Set<number>();
+function endGroup(pid: number): void {
+  try {
+    process.kill(-pid, 'SIGKILL');
+  } catch {
+    // There is nobody left.
+  }
+}
+for (const signal of ['SIGINT', 'SIGTERM'] as const)
+  process.once(signal, () => {
+    running.forEach(endGroup);
+    process.exit(1);
+  });
+
 /** What a script prints, or why it ended before its time. */
 async function printed(
   measured: Measured,
@@ -38,18 +53,14 @@ async function printed(
   child.stdout.on('data', (some: Buffer) => (said.text += some.toString()));
   child.stderr.on('data', (some: Buffer) => (said.wrong += some.toString()));
   // A script that fails may leave a server or a browser behind, which would be waited for without end.
-  const endAll = (): void => {
-    try {
-      process.kill(-child.pid!, 'SIGKILL');
-    } catch {
-      // There is nobody left.
-    }
-  };
+  const endAll = (): void => endGroup(child.pid!);
+  running.add(child.pid!);
   const tooLong = setTimeout(endAll, small ? MOST_MS.small : MOST_MS.full);
   const closed = once(child, 'close');
   const [code, signal] = (await once(child, 'exit')) as [number | null, string | null];
   clearTimeout(tooLong);
   endAll();
+  running.delete(child.pid!);
   await closed;
   return {
     text: said.text,

@@ -116,18 +116,21 @@ function FieldMenu({
   onChoose: (field: ListField | null) => void;
 }) {
   const [open, setOpen] = useState(false);
+  // A menu takes the focus as soon as it is made, open or not: it is made when it is first opened.
+  const [made, setMade] = useState(false);
   const choose = (next: ListField | null) => () => {
     setOpen(false);
     onChoose(next);
   };
   const label = field ? LIST_FIELD_NAMES[field] : 'left out';
+  const press = (): void => {
+    setMade(true);
+    setOpen(true);
+  };
+  const button = <Button label={label} says={`Column ${heading} is: ${label}`} onPress={press} />;
+  if (!made) return button;
   return (
-    <Menu
-      visible={open}
-      onDismiss={() => setOpen(false)}
-      anchor={<Button label={label} says={`Column ${heading} is: ${label}`} onPress={() => setOpen(true)} />}
-      contentStyle={styles.menu}
-    >
+    <Menu visible={open} onDismiss={() => setOpen(false)} anchor={button} contentStyle={styles.menu}>
       <Menu.Item title="left out" onPress={choose(null)} />
       {LIST_FIELDS.map((each) => (
         <Menu.Item key={each} title={LIST_FIELD_NAMES[each]} onPress={choose(each)} />

@@ -30,5 +30,5 @@ export const schemeBody = z.object({
 /** Sort recipes by kind, or `kind/form` for the exceptions. */
 export const recipesBody = z.record(
   z.string().max(40),
-  z.array(z.enum(SORT_KEYS)).max(SORT_KEYS.length, 'A recipe can sort by each thing only once.'),
+  z.array(z.enum(SORT_KEYS)).max(SORT_KEYS.length, 'Your own sorting can use each rule only once.'),
 );
