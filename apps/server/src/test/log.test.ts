@@ -30,9 +30,12 @@ const write = (key: string) => world.store.write((tx) => tx.insert(settings).val
 
 test('a write is answered once it is on the disk, and the next one begins after it', async () => {
   let onDisk = () => {};
-  sync.mockImplementationOnce(() => new Promise((go) => (onDisk = go)));
+  const reached = new Promise<void>((atDisk) => {
+    sync.mockImplementationOnce(() => (atDisk(), new Promise((go) => (onDisk = go))));
+  });
   const done: string[] = [];
   const both = ['first', 'second'].map((key) => write(key).then(() => done.push(key)));
+  await reached;
   await turn();
   expect(done).toEqual([]);
   expect(await world.store.read.select().from(settings)).toContainEqual({ key: 'first', value: '' });
