@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { dragByFinger } from './finger';
 import { expect, test } from './room';
 
 const slot = (page: Page, address: string) =>
@@ -156,40 +157,13 @@ test(
   },
 );
 
-/** Holds one slot by a finger and lets it go over another. */
-async function dragByFinger(page: Page, from: string, to: string): Promise<void> {
-  const client = await page.context().newCDPSession(page);
-  const at = async (address: string) => {
-    const box = await slot(page, address).boundingBox();
-    return { x: (box?.x ?? 0) + (box?.width ?? 0) / 2, y: (box?.y ?? 0) + (box?.height ?? 0) / 2 };
-  };
-  let [start, end] = [await at(from), await at(to)];
-  // A room that still finds its place is waited for.
-  await expect(async () => {
-    const before = end;
-    [start, end] = [await at(from), await at(to)];
-    expect(end).toEqual(before);
-  }).toPass({ intervals: [150] });
-  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', point?: { x: number; y: number }) =>
-    client.send('Input.dispatchTouchEvent', { type, touchPoints: point ? [point] : [] });
-  await touch('touchStart', start);
-  // One holds until it is in hand, however busy the page is.
-  await page.getByRole('complementary', { name: 'In hand' }).waitFor();
-  for (const share of [0.4, 0.8, 1])
-    await touch('touchMove', {
-      x: start.x + (end.x - start.x) * share,
-      y: start.y + (end.y - start.y) * share,
-    });
-  await touch('touchEnd');
-}
-
 test('by finger: holding lifts, moving points, letting go sets down; a swipe still scrolls', async ({
   page,
   room,
 }) => {
   await page.goto(room.url);
   await slot(page, 'A1·01').waitFor();
-  await dragByFinger(page, 'A1·01', 'A3·01');
+  await dragByFinger(page, slot(page, 'A1·01'), slot(page, 'A3·01'));
   await expect(slot(page, 'A3·01')).toHaveAccessibleName(/Ember Latch/);
   expect(await livesAt(page, 'A3·01')).toBe('Ember Latch');
 });
@@ -200,7 +174,7 @@ test('by finger: what is refused stays in hand, with the reason and who would ta
 }) => {
   await page.goto(room.url);
   await slot(page, 'A1·01').waitFor();
-  await dragByFinger(page, 'A1·01', 'B1·02');
+  await dragByFinger(page, slot(page, 'A1·01'), slot(page, 'B1·02'));
   const hand = page.getByRole('complementary', { name: 'In hand' });
   await expect(hand).toContainText(/B1·02 (is not made for|does not take) Ember Latch/);
   await hand.getByRole('button', { name: 'Leave where it was' }).click();
@@ -215,7 +189,7 @@ test.describe('in the zoomed room', () => {
     await slot(page, 'A1·01').waitFor();
     await page.waitForTimeout(500);
     const before = await slot(page, 'A1·01').boundingBox();
-    await dragByFinger(page, 'A1·01', 'A3·01');
+    await dragByFinger(page, slot(page, 'A1·01'), slot(page, 'A3·01'));
     await expect(slot(page, 'A3·01')).toHaveAccessibleName(/Ember Latch/);
     const after = await slot(page, 'A1·01').boundingBox();
     expect(Math.abs((after?.x ?? 0) - (before?.x ?? 0))).toBeLessThan(2);

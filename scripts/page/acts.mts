@@ -1,4 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
+import { dragByFinger } from '../../e2e/finger.ts';
 
 interface Screen {
   readonly name: string;
@@ -44,7 +45,7 @@ const SEARCH = 'Colour, name, code or place';
 const link = (href: string, screen: string): Act => ({
   name: `going to ${screen}`,
   path: '/',
-  act: (page) => found(`[role=navigation] a[href="${href}"]`)(page).click(),
+  act: (page) => found(`[role=navigation] a[href="${href}"]`)(page).tap(),
 });
 /** From place to place in the app as it is open. */
 export const FROM_THE_WALL: readonly Act[] = [
@@ -90,37 +91,27 @@ export const ACTS: readonly Act[] = [
   {
     name: 'a thing opened from the list',
     path: '/stash',
-    act: (page) => page.locator('[role=main] [role=button]').nth(6).click(),
+    act: (page) => page.locator('[role=main] [role=button]').nth(6).tap(),
   },
   {
     name: 'dragging from slot to slot',
     path: '/',
-    act: async (page) => {
+    act: (page) => {
       const slots = page.locator('[aria-label^="Slot "]');
-      const middle = async (nth: number) => {
-        const box = await slots.nth(nth).boundingBox();
-        return { x: (box?.x ?? 0) + (box?.width ?? 0) / 2, y: (box?.y ?? 0) + (box?.height ?? 0) / 2 };
-      };
-      const [from, to] = [await middle(0), await middle(7)];
-      await page.mouse.move(from.x, from.y);
-      await page.mouse.down();
-      await page.mouse.move(from.x + 14, from.y + 4, { steps: 4 });
-      await labelled('In hand')(page).waitFor();
-      await page.mouse.move(to.x, to.y, { steps: 12 });
-      await page.mouse.up();
+      return dragByFinger(page, slots.nth(0), slots.nth(7), 12);
     },
   },
   {
     name: 'arranging: another kind, begun, three lifts',
     path: '/arrange',
     act: async (page) => {
-      await found('[aria-label^="What: "]')(page).click();
+      await found('[aria-label^="What: "]')(page).tap();
       const answer = page.waitForResponse((response) => response.url().endsWith('/arrange/preview'));
-      await page.locator('[role=checkbox]', { hasText: /^Markers$/ }).click();
+      await page.locator('[role=checkbox]', { hasText: /^Markers$/ }).tap();
       await answer;
-      await button(/^Begin: /)(page).click();
+      await button(/^Begin: /)(page).tap();
       for (let lift = 0; lift < 3; lift++) {
-        await button(/^Done/)(page).click();
+        await button(/^Done/)(page).tap();
         await page.waitForTimeout(1200);
       }
     },
@@ -130,12 +121,12 @@ export const ACTS: readonly Act[] = [
     path: '/data/import',
     act: async (page) => {
       const chooser = page.waitForEvent('filechooser');
-      await button('Choose a CSV')(page).click();
+      await button('Choose a CSV')(page).tap();
       await (
         await chooser
       ).setFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(list(2000)) });
       const bring = button(/^Import .*\d/)(page);
-      await bring.click({ timeout: 60_000 });
+      await bring.tap({ timeout: 60_000 });
       await page.waitForTimeout(5000);
     },
   },

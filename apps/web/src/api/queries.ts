@@ -156,11 +156,14 @@ export interface Stash {
   readonly byId: ById<SupplyView>;
 }
 
-/** A list without what was let go, standing as it stood. */
+const standing = new WeakMap<readonly SupplyView[], readonly SupplyView[]>();
+/** A list without what was let go, standing as it stood; the same list for the same, for all who ask. */
 function standingIn(all: readonly SupplyView[]): readonly SupplyView[] {
-  if (all.every(inStash)) return all;
-  const here = all.filter(inStash);
-  sameOrder(here, all);
+  const known = standing.get(all);
+  if (known) return known;
+  const here = all.every(inStash) ? all : all.filter(inStash);
+  if (here !== all) sameOrder(here, all);
+  standing.set(all, here);
   return here;
 }
 

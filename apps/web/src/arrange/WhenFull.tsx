@@ -26,27 +26,34 @@ interface WhenFullProps {
 export const WhenFull = memo(function WhenFull({ full, stash }: WhenFullProps) {
   const [first] = full;
   if (!first) return null;
-  const nameOf = ({ what, id }: Full): string => {
-    if (what === 'group') return id;
-    const unit = stash.wall.units.find((each) => each.id === id);
-    return unit ? unitTitle(unit) : 'a place that is gone';
-  };
   return (
-    <Folded opens="see all" label="Full first" value={`${nameOf(first)}, ${sayWhen(first)}`}>
-      <View role="list" style={styles.list}>
-        {full.slice(0, LISTED).map((each) => (
-          <View key={`${each.what} ${each.id}`} role="listitem" style={styles.row}>
-            <Txt look="strong" style={styles.name}>
-              {nameOf(each)}
-            </Txt>
-            <Txt look="quiet">{`${each.open} open · ${sayWhen(each)}`}</Txt>
-          </View>
-        ))}
-      </View>
+    <Folded opens="see all" label="Full first" value={`${nameOf(first, stash)}, ${sayWhen(first)}`}>
+      <FullList full={full} stash={stash} />
       <Txt look="quiet">Holds in four of five cases, if things go on coming as they came.</Txt>
     </Folded>
   );
 });
+
+function FullList({ full, stash }: WhenFullProps) {
+  return (
+    <View role="list" style={styles.list}>
+      {full.slice(0, LISTED).map((each) => (
+        <View key={`${each.what} ${each.id}`} role="listitem" style={styles.row}>
+          <Txt look="strong" style={styles.name}>
+            {nameOf(each, stash)}
+          </Txt>
+          <Txt look="quiet">{`${each.open} open · ${sayWhen(each)}`}</Txt>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function nameOf({ what, id }: Full, { wall }: Stash): string {
+  if (what === 'group') return id;
+  const unit = wall.units.find((each) => each.id === id);
+  return unit ? unitTitle(unit) : 'a place that is gone';
+}
 
 const styles = StyleSheet.create({
   list: { gap: space.xs },

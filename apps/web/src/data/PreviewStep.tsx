@@ -30,13 +30,10 @@ const VERDICTS = { add: 'added', change: 'changed', same: 'unchanged', refuse: '
 type Verdict = keyof typeof VERDICTS;
 
 /** Every row with what will become of it; nothing is written before "import". */
-export function PreviewStep({ upload, choices, preview, settling, onOutdated, onDone }: PreviewStepProps) {
+export function PreviewStep(props: PreviewStepProps) {
+  const { preview } = props;
   const [only, setOnly] = useState<Verdict | null>(null);
-  const [leaveOut, setLeaveOut] = useState(false);
-  const { start, progress, cancel, failure } = useImport(upload.id, { onOutdated, onDone });
   const rows = only ? preview.rows.filter(({ verdict }) => verdict === only) : preview.rows;
-  const writes = preview.add + preview.change;
-  const running = progress?.state === 'running' || start.isPending;
   return (
     <View style={styles.box}>
       <Txt look="title" level={2}>
@@ -62,6 +59,19 @@ export function PreviewStep({ upload, choices, preview, settling, onOutdated, on
           draw={(row) => <Row row={row} />}
         />
       </View>
+      <Begin {...props} />
+    </View>
+  );
+}
+
+/** Begins the import and shows how far it is; the rows above stay as they are meanwhile. */
+function Begin({ upload, choices, preview, settling, onOutdated, onDone }: PreviewStepProps) {
+  const [leaveOut, setLeaveOut] = useState(false);
+  const { start, progress, cancel, failure } = useImport(upload.id, { onOutdated, onDone });
+  const writes = preview.add + preview.change;
+  const running = progress?.state === 'running' || start.isPending;
+  return (
+    <>
       {preview.refuse > 0 && (
         <Chip
           many
@@ -81,7 +91,7 @@ export function PreviewStep({ upload, choices, preview, settling, onOutdated, on
           onPress={() => start.mutate({ ...choices, token: preview.token, leaveOutRefused: leaveOut })}
         />
       )}
-    </View>
+    </>
   );
 }
 

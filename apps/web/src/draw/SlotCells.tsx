@@ -1,12 +1,16 @@
 import { addressIn, endOf, holdsOf, staysAt, type Box, type VisibleEnd } from '@red-shelf/core';
 import type { UnitView } from '@red-shelf/contract';
 import { createElement, memo, type MouseEvent } from 'react';
-import { Circle, G, Path, Rect } from 'react-native-svg';
+import { Path } from 'react-native-svg';
 import { isLoose, type Contents } from '../api/contents';
 import { colour } from '../theme/tokens';
+import { boxIn, circleIn, foldIn, tickIn } from './outlines';
 import { saySlot } from './saySlot';
 import { SlotShape } from './SlotShape';
 import { useTint } from './useTint';
+
+/** Open slots while a search looks for things. */
+const OPEN_DIMMED = 0.4;
 
 interface StretchProps {
   readonly unit: UnitView;
@@ -45,37 +49,54 @@ export const SlotCells = memo(function SlotCells({
   const end = endOf(unit);
   const holds = unit.model && holdsOf(unit.model);
   const seen = (own: VisibleEnd): VisibleEnd => (holds ? holds.seen(own) : own);
-  return boxes.slice(from, to).flatMap((box, i) => {
-    const index = from + i;
-    if (within && !overlap(box, within)) return [];
-    const living = slots[index];
-    const fold = (living?.supply.facts.stays ?? false) || staysAt(unit, loose ? null : index);
-    const folded = fold ? [<Fold key={`fold ${index}`} box={box} />] : [];
-    if (!living)
-      return [
-        <OpenSlot
-          key={index}
-          box={box}
-          round={end === 'round' || end === 'ring'}
-          heldFor={held?.get(index)}
-          dim={lit !== undefined}
-        />,
-        ...folded,
-      ];
-    return [
-      <SlotShape
-        key={index}
-        box={box}
-        slotWidthUm={loose ? null : (holds?.space(index)?.widthUm ?? null)}
-        living={living}
-        dim={lit !== undefined && !lit.has(living.supply.id) && selected !== index}
-        first={firsts.has(index)}
-        used={tint && (tint.get(living.supply.id) ?? 0)}
-        seen={seen}
-      />,
-      ...folded,
-    ];
-  });
+  const drawn = boxes
+    .slice(from, to)
+    .map((box, i) => ({ box, index: from + i, living: slots[from + i] }))
+    .filter(({ box }) => !within || overlap(box, within));
+  const open = drawn.filter(({ living }) => !living);
+  const folded = drawn.filter(
+    ({ index, living }) => (living?.supply.facts.stays ?? false) || staysAt(unit, loose ? null : index),
+  );
+  const outline = end === 'round' || end === 'ring' ? circleIn : boxIn;
+  return (
+    <>
+      {open.length > 0 && (
+        // All of them are one path: a wall has thousands of slots, and each part of the drawing costs time.
+        <Path
+          d={open.map(({ box }) => outline(box)).join('')}
+          {...{ fill: 'none', stroke: colour.openSlot, strokeWidth: 0.9, strokeDasharray: '1.6 2.2' }}
+          opacity={lit ? OPEN_DIMMED : 1}
+        />
+      )}
+      {open.map(({ box, index }) => {
+        // Kept for a group's growth.
+        const fill = held?.get(index);
+        return fill && <Path key={index} d={tickIn(box)} fill={fill} opacity={lit ? OPEN_DIMMED : 1} />;
+      })}
+      {drawn.map(
+        ({ box, index, living }) =>
+          living && (
+            <SlotShape
+              key={index}
+              box={box}
+              slotWidthUm={loose ? null : (holds?.space(index)?.widthUm ?? null)}
+              living={living}
+              dim={lit !== undefined && !lit.has(living.supply.id) && selected !== index}
+              first={firsts.has(index)}
+              used={tint && (tint.get(living.supply.id) ?? 0)}
+              seen={seen}
+            />
+          ),
+      )}
+      {folded.length > 0 && (
+        // What is left as it is has a corner folded over.
+        <Path
+          d={folded.map(({ box }) => foldIn(box)).join('')}
+          {...{ fill: colour.card, stroke: colour.text, strokeWidth: 0.8 }}
+        />
+      )}
+    </>
+  );
 });
 
 const overlap = (p: Box, q: Box): boolean =>
@@ -127,42 +148,6 @@ const hitBox = ({ x, y, w, h }: Box, wall: number) => ({
   width: w + wall,
   height: h + wall,
 });
-
-/** The corner of what is left as it is, folded over. */
-function Fold({ box: { x, y, w, h } }: { readonly box: Box }) {
-  const size = Math.min(w, h, 16) * 0.45;
-  return (
-    <Path
-      d={`M${x + w - size} ${y}H${x + w}V${y + size}Z`}
-      fill={colour.card}
-      stroke={colour.text}
-      strokeWidth={0.8}
-    />
-  );
-}
-
-interface OpenSlotProps {
-  readonly box: Box;
-  readonly round: boolean;
-  readonly heldFor: string | undefined;
-  readonly dim: boolean;
-}
-
-/** A dotted outline; with a small tick of a group's colour where the slot is kept for its growth. */
-function OpenSlot({ box: { x, y, w, h }, round, heldFor, dim }: OpenSlotProps) {
-  const tick = Math.min(w, h, 18) * 0.5;
-  const dotted = { fill: 'none', stroke: colour.openSlot, strokeWidth: 0.9, strokeDasharray: '1.6 2.2' };
-  return (
-    <G opacity={dim ? 0.4 : 1}>
-      {round ? (
-        <Circle cx={x + w / 2} cy={y + h / 2} r={Math.min(w, h) * 0.46} {...dotted} />
-      ) : (
-        <Rect x={x + 0.5} y={y + 0.5} width={w - 1} height={h - 1} rx={1.5} {...dotted} />
-      )}
-      {heldFor && <Path d={`M${x + w} ${y + h - tick}V${y + h}H${x + w - tick}Z`} fill={heldFor} />}
-    </G>
-  );
-}
 
 const BARE = {
   ...{ position: 'absolute', margin: 0, padding: 0, border: 0, background: 'none' },

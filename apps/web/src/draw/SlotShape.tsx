@@ -1,7 +1,8 @@
 import { bodyOf, FAMILY_GROUP_INFO, formOf, inkOn, type Box, type VisibleEnd } from '@red-shelf/core';
-import { Circle, G, Rect, Text as SvgText } from 'react-native-svg';
+import { Circle, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { colour, font } from '../theme/tokens';
 import type { Living } from '../api/contents';
+import { ringPath } from './outlines';
 import { tintOf } from './useTint';
 
 interface SlotShapeProps {
@@ -22,6 +23,8 @@ interface SlotShapeProps {
 const EDGE = 'rgba(30,31,33,0.28)';
 /** The edge of a single sheet is drawn at least this share of its cell, so that it can be seen and hit. */
 const THINNEST_EDGE = 0.4;
+/** What a search does not look for is drawn as faint as this. */
+const DIMMED = 0.13;
 /** The line that says how much a thing is used is so high, px. */
 const USE_PX = 2.5;
 /** Letters need this much room, px. */
@@ -46,18 +49,20 @@ export function SlotShape({ box: slot, slotWidthUm, living, dim, first, used, se
   // Round ends wear the letters in the middle, where a spool has its hole.
   const lettered = end === 'pocket' ? sheetBox(box) : box;
   const centred = end === 'ring' || end === 'round' || end === 'cap';
+  // Each part fades by itself: a wall has thousands of these, and a group around each would be one more to make and to end.
+  const opacity = dim ? DIMMED : 1;
   return (
-    <G opacity={dim ? 0.13 : 1}>
-      {used === undefined ? shape(end, box, hex) : <G opacity={tintOf(used)}>{shape(end, box, hex)}</G>}
+    <>
+      {shape(end, box, hex, opacity * (used === undefined ? 1 : tintOf(used)))}
       {used !== undefined && (
         // As long as it is used, so that its colour is not the only sign.
         <Rect
           {...{ x: slot.x, y: slot.y + slot.h - USE_PX, width: slot.w * used, height: USE_PX }}
-          fill={colour.text}
+          {...{ fill: colour.text, opacity }}
         />
       )}
       {lot.items <= 0 && lot.left <= 0 && (
-        <Hollow box={end === 'pocket' ? sheetBox(box) : box} round={centred} />
+        <Hollow box={end === 'pocket' ? sheetBox(box) : box} round={centred} opacity={opacity} />
       )}
       {mark && (
         <SvgText
@@ -67,11 +72,12 @@ export function SlotShape({ box: slot, slotWidthUm, living, dim, first, used, se
           fontSize={size}
           fontFamily={font.label}
           fill={end === 'ring' ? colour.text : inkOn(hex)}
+          opacity={opacity}
         >
           {FAMILY_GROUP_INFO[supply.group].mark}
         </SvgText>
       )}
-    </G>
+    </>
   );
 }
 
@@ -83,12 +89,13 @@ const sheetBox = ({ x, y, w, h }: Box): Box => ({
   h: h * 0.68,
 });
 
-export function shape(end: ReturnType<typeof formOf>['end'], { x, y, w, h }: Box, hex: string) {
+/** The drawing of an end in a box, px, in a colour. */
+export function shape(end: ReturnType<typeof formOf>['end'], { x, y, w, h }: Box, hex: string, opacity = 1) {
   const cx = x + w / 2;
   const cy = y + h / 2;
   const r = Math.min(w, h) / 2;
   const sheet = sheetBox({ x, y, w, h });
-  const line = { stroke: EDGE, strokeWidth: 0.75 };
+  const line = { stroke: EDGE, strokeWidth: 0.75, opacity };
   switch (end) {
     case 'bar':
       return <Rect x={x} y={y + h * 0.08} width={w} height={h * 0.84} rx={1.5} fill={hex} {...line} />;
@@ -104,13 +111,17 @@ export function shape(end: ReturnType<typeof formOf>['end'], { x, y, w, h }: Box
             stroke={inkOn(hex)}
             strokeOpacity={0.35}
             strokeWidth={0.75}
+            opacity={opacity}
           />
         </>
       );
     case 'cap':
       return (
         <>
-          <Rect x={x + w * 0.3} y={y} width={w * 0.4} height={h * 0.3} rx={1} fill={colour.quiet} />
+          <Rect
+            {...{ x: x + w * 0.3, y, width: w * 0.4, height: h * 0.3, rx: 1 }}
+            {...{ fill: colour.quiet, opacity }}
+          />
           <Rect
             x={x + w * 0.12}
             y={y + h * 0.28}
@@ -123,12 +134,7 @@ export function shape(end: ReturnType<typeof formOf>['end'], { x, y, w, h }: Box
         </>
       );
     case 'ring':
-      return (
-        <>
-          <Circle cx={cx} cy={cy} r={r * 0.94} fill={hex} {...line} />
-          <Circle cx={cx} cy={cy} r={r * 0.36} fill={colour.rack} {...line} />
-        </>
-      );
+      return <Path d={ringPath(cx, cy, r * 0.94, r * 0.36)} fillRule="evenodd" fill={hex} {...line} />;
     case 'edge':
       return (
         <Rect
@@ -145,7 +151,10 @@ export function shape(end: ReturnType<typeof formOf>['end'], { x, y, w, h }: Box
       return (
         <>
           <Rect x={x} y={y} width={w} height={h} rx={2} fill={colour.mount} {...line} />
-          <Rect x={sheet.x} y={sheet.y} width={sheet.w} height={sheet.h} rx={2} fill={hex} />
+          <Rect
+            {...{ x: sheet.x, y: sheet.y, width: sheet.w, height: sheet.h, rx: 2 }}
+            {...{ fill: hex, opacity }}
+          />
           <Rect x={x} y={y + h * 0.72} width={w} height={h * 0.28} rx={2} fill={colour.mount} {...line} />
         </>
       );
@@ -153,10 +162,11 @@ export function shape(end: ReturnType<typeof formOf>['end'], { x, y, w, h }: Box
 }
 
 /** The middle is gone of something that has run out: its place and name stay on the shelf. */
-function Hollow({ box: { x, y, w, h }, round }: { box: Box; round: boolean }) {
+function Hollow({ box: { x, y, w, h }, round, opacity }: { box: Box; round: boolean; opacity: number }) {
+  const look = { fill: colour.rack, opacity };
   return round ? (
-    <Circle cx={x + w / 2} cy={y + h / 2} r={Math.min(w, h) * 0.26} fill={colour.rack} />
+    <Circle cx={x + w / 2} cy={y + h / 2} r={Math.min(w, h) * 0.26} {...look} />
   ) : (
-    <Rect x={x + w * 0.14} y={y + h * 0.26} width={w * 0.72} height={h * 0.48} fill={colour.rack} />
+    <Rect x={x + w * 0.14} y={y + h * 0.26} width={w * 0.72} height={h * 0.48} {...look} />
   );
 }

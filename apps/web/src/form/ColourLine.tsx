@@ -32,13 +32,10 @@ const MOST_NAMES = 3;
  * just so takes it and goes on.
  */
 export function ColourLine({ control, setValue, onSubmit, onTake, colourPlace }: ColourLineProps) {
-  const {
-    kind = 'ink',
-    form = '',
-    hex = '',
-    finish = 'matte',
-    familyOverride = null,
-  } = useWatch({ control });
+  const [kind = 'ink', form = '', hex = '', finish = 'matte', familyOverride = null] = useWatch({
+    control,
+    name: ['kind', 'form', 'hex', 'finish', 'familyOverride'],
+  });
   const [ways, setWays] = useState(false);
   // A thing that usually has no colour is asked for one when somebody says it has.
   const [asked, setAsked] = useState<string | null>(null);

@@ -14,7 +14,7 @@ type Said = { readonly control: Control<SupplyForm>; readonly name: string; read
 
 /** Its life in the stash: standing, grade, dates, money, tags. */
 export function FactFields({ control }: { readonly control: Control<SupplyForm> }) {
-  const { said = {} } = useWatch({ control });
+  const said = useWatch({ control, name: 'said' }) ?? {};
   return (
     <View style={styles.fields}>
       <SaidChoice control={control} name="status" label="Standing" options={STATUSES} />

@@ -25,7 +25,7 @@ type Open = 'no' | 'kinds' | 'all';
  * folded.
  */
 export function KindAndForm({ control, setValue, fixedKind = false }: KindAndFormProps) {
-  const { kind = 'ink', form = '', said = {} } = useWatch({ control });
+  const [kind = 'ink', form = '', said = {}] = useWatch({ control, name: ['kind', 'form', 'said'] });
   const { submitCount } = useFormState({ control });
   const [chosen, setChosen] = useState<{ readonly at: number; readonly open: Open } | null>(null);
   const start: Open = !fixedKind && submitCount === 0 ? 'kinds' : 'no';

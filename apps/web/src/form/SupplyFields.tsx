@@ -28,7 +28,7 @@ interface SupplyFieldsProps {
 /** The questions every supply is asked; what seldom matters is folded away. */
 export function SupplyFields({ control, setValue, fixedKind = false, onSubmit, onTake }: SupplyFieldsProps) {
   const [more, setMore] = useState(false);
-  const { kind = 'ink', form = '' } = useWatch({ control });
+  const [kind = 'ink', form = ''] = useWatch({ control, name: ['kind', 'form'] });
   return (
     <>
       <KindAndForm control={control} setValue={setValue} fixedKind={fixedKind} />
@@ -60,7 +60,7 @@ export function SupplyFields({ control, setValue, fixedKind = false, onSubmit, o
 }
 
 function FinishAndFamily({ control, setValue }: Pick<SupplyFieldsProps, 'control' | 'setValue'>) {
-  const { finish = 'matte', familyOverride } = useWatch({ control });
+  const [finish = 'matte', familyOverride] = useWatch({ control, name: ['finish', 'familyOverride'] });
   return (
     <>
       <Choice

@@ -1,8 +1,7 @@
 import { formOf } from '@red-shelf/core';
 import type { NewSupplyInput } from '@red-shelf/contract';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useEffect } from 'react';
-import { useWatch } from 'react-hook-form';
+import { useWatch, type Control } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { order, routes } from '../api/client';
 import { DEFAULT_PREFERENCES, useStash } from '../api/queries';
@@ -10,6 +9,7 @@ import { useChange } from '../api/useChange';
 import type { TakenColour } from '../colour/taken';
 import { CountFields, countSaid, ONE } from '../form/CountFields';
 import { BLANK, formOfSupply, startSaid } from '../form/model';
+import { KeptForm } from '../form/KeptForm';
 import { useAsk } from '../form/useAsk';
 import { useDraft } from '../form/useDraft';
 import { factsOfTaken, useSupplyForm } from '../form/useSupplyForm';
@@ -41,9 +41,8 @@ export function AddScreen() {
 function AddForm({ draft, start }: { readonly draft: string; readonly start: SupplyForm }) {
   const { form, read, startNext } = useSupplyForm(start);
   const [taken, setTaken, clearTaken] = useDraft<TakenColour | null>(`${draft}.taken`, null);
-  const given = useWatch({ control: form.control }) as SupplyForm;
-  useEffect(() => remember(draft, given), [draft, given]);
-  const definition = formOf(given.kind, given.form);
+  const [kind, variant] = useWatch({ control: form.control, name: ['kind', 'form'] });
+  const definition = formOf(kind, variant);
   const count = useAsk(`${draft}.count`, countSaid(definition), ONE);
   const add = useChange((body: NewSupplyInput) => order(routes.addSupply, { body }));
 
@@ -81,8 +80,9 @@ function AddForm({ draft, start }: { readonly draft: string; readonly start: Sup
         onTake={setTaken}
       />
       <CountFields control={count.control} set={count.set} form={definition} onSubmit={() => submit(next)} />
-      <CapNote kind={given.kind} />
-      <DoubleHint name={given.name} hex={given.hex} kind={given.kind} />
+      <CapNote kind={kind} />
+      <KeptForm control={form.control} keep={(given) => remember(draft, given)} />
+      <Owned control={form.control} />
       <View style={styles.acts}>
         <Button label="Add and next" main grow busy={add.isPending} onPress={() => submit(next)} />
         <Button
@@ -100,6 +100,11 @@ function AddForm({ draft, start }: { readonly draft: string; readonly start: Sup
       </View>
     </Page>
   );
+}
+
+function Owned({ control }: { readonly control: Control<SupplyForm> }) {
+  const [name, hex, kind] = useWatch({ control, name: ['name', 'hex', 'kind'] });
+  return <DoubleHint name={name} hex={hex} kind={kind} />;
 }
 
 const styles = StyleSheet.create({

@@ -8,7 +8,7 @@ import {
 } from '@red-shelf/contract';
 import { format } from 'date-fns/format';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { StyleSheet, View, type TextInput } from 'react-native';
 import { order, routes } from '../api/client';
@@ -23,6 +23,7 @@ import { forget, remember, remembered } from '../form/draft';
 import { useAsk } from '../form/useAsk';
 import { ColourLine } from '../form/ColourLine';
 import { CountFields, countSaid, ONE } from '../form/CountFields';
+import { KeptForm } from '../form/KeptForm';
 import { KindAndForm } from '../form/KindAndForm';
 import type { SupplyForm } from '../form/model';
 import { Button } from '../ui/Button';
@@ -58,9 +59,7 @@ function StartPile({
   readonly open: readonly { readonly session: PileSession; readonly n: number }[];
 }) {
   const { form } = useSupplyForm(remembered(NEW_PILE, FIRST));
-  const given = useWatch({ control: form.control }) as SupplyForm;
-  const { kind, form: formId } = given;
-  useEffect(() => remember(NEW_PILE, given), [given]);
+  const [kind, formId] = useWatch({ control: form.control, name: ['kind', 'form'] });
   // Nothing was entered yet: there is nothing to say.
   const start = useChange((body: SessionBody) => order(routes.addRecord, { body: { body } }), {
     silent: true,
@@ -109,6 +108,7 @@ function StartPile({
           ))}
         </View>
       )}
+      <KeptForm control={form.control} keep={(given) => remember(NEW_PILE, given)} />
       <KindAndForm control={form.control} setValue={form.setValue} />
       <View style={styles.row}>
         <Field control={form.control} name="maker" label="Maker" />
@@ -185,8 +185,6 @@ function OneOfPile({
   const start = remembered(`pile.${session.id}`, sharedForm(session));
   const { form, read, startNext } = useSupplyForm(start);
   const draft = `pile.${session.id}`;
-  const given = useWatch({ control: form.control });
-  useEffect(() => remember(draft, given), [draft, given]);
   const colourPlace = useRef<TextInput>(null);
   const definition = formOf(start.kind, start.form);
   const count = useAsk(`${draft}.count`, countSaid(definition), {
@@ -209,6 +207,7 @@ function OneOfPile({
     });
   return (
     <View style={styles.box}>
+      <KeptForm control={form.control} keep={(given) => remember(draft, given)} />
       <Field control={form.control} name="name" label="Name" onSubmit={() => colourPlace.current?.focus()} />
       <ColourLine
         control={form.control}

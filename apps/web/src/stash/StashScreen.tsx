@@ -73,8 +73,9 @@ export function StashScreen({ one: One, batch: Batch }: StashScreenProps) {
   );
   const { shown, hidden } = useInSeason(passing, found !== undefined);
   const rows = useMemo(
-    () => (found || tiles ? foundRows(shown) : familyRows(shown, where, preferences)),
-    [found, shown, tiles, where, preferences],
+    // The list has a turn of its own, after what it is made of.
+    () => (drawn < 2 ? [] : found || tiles ? foundRows(shown) : familyRows(shown, where, preferences)),
+    [drawn, found, shown, tiles, where, preferences],
   );
   const narrow = (next: Filters) => router.setParams(paramsOf({ ...next, query }));
   // The address follows when the typing pauses: it need not be rewritten for every key.

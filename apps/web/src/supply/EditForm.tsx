@@ -1,14 +1,14 @@
 import { SUPPLY_FIELDS } from '@red-shelf/core';
 import type { NewSupplyInput, SupplyView } from '@red-shelf/contract';
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
-import { useWatch } from 'react-hook-form';
+import { useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ApiError, order, routes } from '../api/client';
 import { keys } from '../api/list';
 import { usePreferences } from '../api/queries';
 import { useChange } from '../api/useChange';
 import { forget, remember, remembered } from '../form/draft';
+import { KeptForm } from '../form/KeptForm';
 import { formOfSupply } from '../form/model';
 import { useSupplyForm } from '../form/useSupplyForm';
 import { space } from '../theme/tokens';
@@ -45,8 +45,6 @@ export function EditForm({ supply, onDone }: EditFormProps) {
   const { form, read, showRefusal } = useSupplyForm(begun.fields);
   // The version seen when editing began: later news from the server must not be mistaken for ours.
   const seen = useRef(begun.seen);
-  const fields = useWatch({ control: form.control }) as SupplyForm;
-  useEffect(() => remember(draft, { seen: seen.current, fields }), [draft, fields]);
   const leave = (): void => {
     forget(draft);
     onDone();
@@ -79,6 +77,7 @@ export function EditForm({ supply, onDone }: EditFormProps) {
   };
   return (
     <View style={styles.form}>
+      <KeptForm control={form.control} keep={(fields) => remember(draft, { seen: seen.current, fields })} />
       <SupplyFields control={form.control} setValue={form.setValue} fixedKind onSubmit={submit} />
       {problem && (
         <Note sort="error">

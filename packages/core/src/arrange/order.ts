@@ -38,22 +38,6 @@ export function keyed<T extends ColouredItem>(item: T): Keyed<T> {
   return { item, id: item.id, family, group: groupOf(family), lab: labOf(item.hex) };
 }
 
-/** The first order that tells two things apart decides. */
-const chain =
-  <T>(...orders: readonly Order<T>[]): Order<T> =>
-  (a, b) => {
-    for (const order of orders) {
-      const answer = order(a, b);
-      if (answer !== 0) return answer;
-    }
-    return 0;
-  };
-const by =
-  <T>(value: (thing: T) => number): Order<T> =>
-  (a, b) =>
-    value(a) - value(b);
-const byId: Order<{ id: string }> = (a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
-
 const nameOf = ({ item }: Keyed<unknown>): string => (item as Pick<ColouredItem, 'name'>).name ?? '';
 /** What has no colour is filed by its name. */
 const byNameIfPlain: Order<Keyed<unknown>> = (a, b) =>
@@ -63,12 +47,12 @@ const byNameIfPlain: Order<Keyed<unknown>> = (a, b) =>
 export function makeRainbowOrder(scheme: Scheme = DEFAULT_SCHEME): Order<Keyed<unknown>> {
   const rank = familyRanks(scheme);
   const direction = scheme.lightness === 'light-first' ? -1 : 1;
-  return chain<Keyed<unknown>>(
-    by((k) => rank[k.family]),
-    byNameIfPlain,
-    by((k) => direction * k.lab.l),
-    by((k) => chromaOf(k.lab)),
-    by((k) => hueOf(k.lab)),
-    byId,
-  );
+  // The first that tells two apart decides. Written out, since a list of thousands compares tens of thousands of times.
+  return (a, b) =>
+    rank[a.family] - rank[b.family] ||
+    byNameIfPlain(a, b) ||
+    direction * (a.lab.l - b.lab.l) ||
+    chromaOf(a.lab) - chromaOf(b.lab) ||
+    hueOf(a.lab) - hueOf(b.lab) ||
+    (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
 }

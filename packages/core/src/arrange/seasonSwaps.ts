@@ -22,7 +22,7 @@ const AHEAD_DAYS = 366;
  */
 export function seasonSwaps(
   things: readonly { readonly facts: Facts }[],
-  now: number,
+  today: number,
   hemisphere: Hemisphere,
 ): SeasonSwap[] {
   const counts = new Map<Season, number>();
@@ -30,16 +30,19 @@ export function seasonSwaps(
     const season = seasonOf(facts);
     if (season) counts.set(season, (counts.get(season) ?? 0) + 1);
   }
-  const first = Math.floor(now / DAY) * DAY;
-  const inSight = (season: Season, day: number): boolean => seasonState(season, day, hemisphere) !== 'later';
+  const first = Math.floor(today / DAY) * DAY;
+  const seasons = SEASONS.filter((season) => counts.has(season));
+  const inSight = (day: number): Set<Season> =>
+    new Set(seasons.filter((season) => seasonState(season, day, hemisphere) !== 'later'));
   const swaps: SeasonSwap[] = [];
+  let before = inSight(first);
   for (let day = first + DAY; day <= first + AHEAD_DAYS * DAY; day += DAY) {
-    const changed = SEASONS.filter(
-      (season) => counts.has(season) && inSight(season, day) !== inSight(season, day - DAY),
-    );
+    const now = inSight(day);
+    const changed = seasons.filter((season) => now.has(season) !== before.has(season));
+    before = now;
     if (changed.length === 0) continue;
-    const comes = changed.filter((season) => inSight(season, day));
-    const goes = changed.filter((season) => !inSight(season, day));
+    const comes = changed.filter((season) => now.has(season));
+    const goes = changed.filter((season) => !now.has(season));
     const sum = (some: readonly Season[]): number =>
       some.reduce((total, season) => total + (counts.get(season) ?? 0), 0);
     swaps.push({ on: day, comes, goes, coming: sum(comes), going: sum(goes) });

@@ -1,6 +1,6 @@
 import { addressIn, HAND_ID, trimFor } from '@red-shelf/core';
 import type { Place } from '@red-shelf/contract';
-import { useEffect, useRef } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { order, routes } from '../../api/client';
 import { isLoose, readContents, type Living } from '../../api/contents';
@@ -42,7 +42,10 @@ const moveOf = ({ id, version }: Living['lot'], place: Place): Move => ({ id, ve
 /** What is in hand, what the place one points at says to it, and setting it down there. */
 export function CarryPanel({ stash, carried, choice, drops, onChoose, onDone }: CarryPanelProps) {
   const wide = useWide();
-  const { aim, others } = useAim(stash, carried, choice);
+  // It shows what is in hand; what a place says to it follows, with the drop that belongs to that place.
+  const pointed = useMemo(() => ({ choice, drops }), [choice, drops]);
+  const heard = useDeferredValue(pointed, POINTED_NOWHERE);
+  const { aim, others } = useAim(stash, carried, heard.choice);
   const place = useChange((moves: readonly Move[]) =>
     moves.length === 1 && moves[0]
       ? order(routes.placeHolding, { id: moves[0].id, body: moves[0] })
@@ -72,9 +75,9 @@ export function CarryPanel({ stash, carried, choice, drops, onChoose, onDone }: 
   const done = useRef(0);
   useEffect(() => {
     // Also one that came before this panel did: a hand is quicker than a busy page.
-    if (drops !== done.current) go();
-    done.current = drops;
-  }, [drops]);
+    if (heard.drops !== done.current) go();
+    done.current = heard.drops;
+  }, [heard.drops]);
   useKeys({ Escape: () => letGoOf() });
   const slotOf = (unitId: string, cell: number | null): SlotChoice => ({
     unitId,
@@ -129,6 +132,7 @@ export function CarryPanel({ stash, carried, choice, drops, onChoose, onDone }: 
 }
 
 const SHOWN = 6;
+const POINTED_NOWHERE = { choice: null, drops: 0 };
 
 /** Fits or not, with the measures; what is wrong there all the same; how exactly things go back there. */
 function Verdict({ aim: { unit, cell, plan }, stash }: { readonly aim: Aim; readonly stash: Stash }) {

@@ -56,7 +56,8 @@ export function DragGround({ stash, onAim, onDrop, children }: DragGroundProps) 
         setShown(living ? { hex: living.supply.hex, lotId: living.lot.id } : null);
         holds.current = Boolean(living);
         aimed.current = null;
-        if (living) lift(living.lot.id);
+        // First the hand has it, then what it means is drawn: both together would hold up the finger.
+        if (living) setTimeout(() => lift(living.lot.id));
       }}
       onDragMove={() => {
         if (!holds.current) return;
