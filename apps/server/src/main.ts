@@ -91,8 +91,11 @@ async function warmUp(): Promise<void> {
   await untilQuiet(QUIET_MS);
   await readOnce();
   await colourNames();
-  await reader('gaps');
-  await reader('figures');
+  // Each takes seconds the first time, and who asks meanwhile would wait for it.
+  for (const what of ['gaps', 'figures'] as const) {
+    await untilQuiet(QUIET_MS);
+    await reader(what);
+  }
 }
 
 let url = '';

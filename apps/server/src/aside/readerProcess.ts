@@ -20,15 +20,24 @@ export type ReaderSays =
 let opened: Promise<Store> | undefined;
 const listeners: ((touched: Touched) => void)[] = [];
 
-/** How long after a change the log is carried over into the file, ms: a moment in which others follow. */
-const CARRY_OVER_MS = 1000;
+/** The log is carried over into the file once nothing was changed or asked for so long, and at the latest so long after a change; ms. */
+const QUIET_MS = 1000;
+const LATEST_MS = 4000;
 let carrying: ReturnType<typeof setTimeout> | undefined;
-/** Done here, where nobody waits. What fails now is tried again with the next change, and in the end by SQLite itself. */
-function carryOverSoon(): void {
-  carrying ??= setTimeout(() => {
-    carrying = undefined;
-    void opened?.then(({ carryOver }) => carryOver()).catch(() => undefined);
-  }, CARRY_OVER_MS).unref();
+let latest = Infinity;
+/**
+ * Done here, where seldom anybody waits: the disk may take its time. What fails now is tried again with the next change, and in
+ * the end by SQLite itself.
+ */
+function carryOverWhenQuiet(): void {
+  clearTimeout(carrying);
+  carrying = setTimeout(
+    () => {
+      latest = Infinity;
+      void opened?.then(({ carryOver }) => carryOver()).catch(() => undefined);
+    },
+    Math.max(0, Math.min(QUIET_MS, latest - Date.now())),
+  ).unref();
 }
 
 async function answer(id: number, what: Answers): Promise<ReaderSays> {
@@ -50,12 +59,15 @@ process.on('message', (heard: Heard) => {
     }));
   else if ('touched' in heard) {
     for (const hear of listeners) hear(heard.touched);
-    carryOverSoon();
-  } else
+    latest = Math.min(latest, Date.now() + LATEST_MS);
+    carryOverWhenQuiet();
+  } else {
+    if (latest < Infinity) carryOverWhenQuiet();
     void answer(heard.id, heard.what).then((said) =>
       // Nobody may be there any more to hear it.
       process.send?.(said, (error: Error | null) => error && process.exit(0)),
     );
+  }
 });
 // Without the server there is nobody to read for.
 process.on('disconnect', () => process.exit(0));

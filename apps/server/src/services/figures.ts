@@ -10,6 +10,7 @@ import {
   type Bought,
 } from '@red-shelf/core';
 import type { FiguresView } from '@red-shelf/contract';
+import { breathe } from '../db/tx';
 import { boughtIn } from '../db/useRepository';
 import { stashList, type Context } from './context';
 import { keptOf } from './kept';
@@ -28,21 +29,28 @@ export async function figuresNow(context: Context): Promise<FiguresView> {
   const now = context.ports.now();
   const months = lastMonths(now, MONTHS);
   const keep = keptOf(context.store);
-  return {
-    months: KINDS.flatMap((kind) => {
-      const own = supplies.filter((supply) => supply.kind === kind);
-      return keep(`months ${kind}`, [...months, ...own, ...own.map(({ id }) => usesOf(id))], () =>
+  const monthsOf: FiguresView['months'] = [];
+  for (const kind of KINDS) {
+    const own = supplies.filter((supply) => supply.kind === kind);
+    monthsOf.push(
+      ...keep(`months ${kind}`, [...months, ...own, ...own.map(({ id }) => usesOf(id))], () =>
         byMonthAndKind(own, months, [kind], ({ id }) => ({ bought: boughtOf(id), used: usesOf(id) })),
-      );
-    }),
-    rates: poolsOf(supplies).map((pool) => {
-      const { kind, group, things } = pool;
-      const of = [now.slice(0, 10), ...things, ...things.map(({ id }) => usesOf(id))];
-      const { perDay, ...rate } = keep(`rate ${kind} ${group ?? ''}`, of, () =>
-        rateOfPool(pool, usesOf, now),
-      );
-      return { ...rate, perDay: perDay.value };
-    }),
+      ),
+    );
+    // The first time each takes a while; others are answered meanwhile.
+    await breathe();
+  }
+  const rates: FiguresView['rates'] = [];
+  for (const pool of poolsOf(supplies)) {
+    const { kind, group, things } = pool;
+    const of = [now.slice(0, 10), ...things, ...things.map(({ id }) => usesOf(id))];
+    const { perDay, ...rate } = keep(`rate ${kind} ${group ?? ''}`, of, () => rateOfPool(pool, usesOf, now));
+    rates.push({ ...rate, perDay: perDay.value });
+    await breathe();
+  }
+  return {
+    months: monthsOf,
+    rates,
     worth: supplies.filter(inStash).flatMap((supply) => {
       const worth = valueLeft(supply, boughtOf(supply.id));
       return worth ? [{ supplyId: supply.id, ...worth }] : [];
