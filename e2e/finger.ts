@@ -9,7 +9,7 @@ export async function dragByFinger(page: Page, from: Locator, to: Locator, steps
   };
   let [start, end] = [await middle(from), await middle(to)];
   // A room that still finds its place is waited for.
-  for (let before = ''; before !== JSON.stringify([start, end]); ) {
+  for (let before = ''; before !== JSON.stringify([start, end]);) {
     before = JSON.stringify([start, end]);
     await page.waitForTimeout(150);
     [start, end] = [await middle(from), await middle(to)];

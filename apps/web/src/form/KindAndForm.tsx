@@ -34,7 +34,7 @@ export function KindAndForm({ control, setValue, fixedKind = false }: KindAndFor
   const choose = (next: Kind, nextForm: string): void => {
     setValue('kind', next);
     setValue('form', nextForm);
-    setValue('said', { ...startSaid(next, nextForm), ...(next === kind ? said : {}) } as SupplyForm['said']);
+    setValue('said', { ...startSaid(next, nextForm), ...(next === kind ? said : {}) });
   };
   const answers = attributesOf(kind, form).flatMap(({ id, type, ask }) =>
     type === 'choice' && ask === 'first' && said[`a_${id}`] ? [said[`a_${id}`] ?? ''] : [],
