@@ -28,10 +28,10 @@ test(
       buffer: Buffer.from(csv(INKS) + '\nBad row;greenery-ish;1;Wickmoor;1'),
     });
     await expect(page.getByText('121 rows, parted by semicolons')).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Column Shade is: Name' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Column Shade: Name' })).toBeVisible();
     await expect(page.getByRole('radio', { name: '120 added' })).toBeVisible();
     // The columns stand at their beginning, and nothing has taken the focus.
-    await expect(page.getByRole('button', { name: 'Column Shade is: Name' })).toBeInViewport({ ratio: 1 });
+    await expect(page.getByRole('button', { name: 'Column Shade: Name' })).toBeInViewport({ ratio: 1 });
     await page.getByRole('radio', { name: '1 refused' }).click();
     await expect(page.getByText('colour “greenery-ish” is not a colour')).toBeVisible();
     await expect(page.getByRole('button', { name: 'Import 120 supplies' })).toBeDisabled();

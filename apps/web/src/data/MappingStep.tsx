@@ -127,7 +127,7 @@ function FieldMenu({
     setMade(true);
     setOpen(true);
   };
-  const button = <Button label={label} says={`Column ${heading} is: ${label}`} onPress={press} />;
+  const button = <Button label={label} says={`Column ${heading}: ${label}`} onPress={press} />;
   if (!made) return button;
   return (
     <Menu visible={open} onDismiss={() => setOpen(false)} anchor={button} contentStyle={styles.menu}>

@@ -61,7 +61,7 @@ export const SlotCells = memo(function SlotCells({
   return (
     <>
       {open.length > 0 && (
-        // All of them are one path: a wall has thousands of slots, and each part of the drawing costs time.
+        // All of them are one path: a wall has thousands of slots, and drawing each by itself takes long.
         <Path
           d={open.map(({ box }) => outline(box)).join('')}
           {...{ fill: 'none', stroke: colour.openSlot, strokeWidth: 0.9, strokeDasharray: '1.6 2.2' }}

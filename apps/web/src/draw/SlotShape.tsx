@@ -49,7 +49,7 @@ export function SlotShape({ box: slot, slotWidthUm, living, dim, first, used, se
   // Round ends wear the letters in the middle, where a spool has its hole.
   const lettered = end === 'pocket' ? sheetBox(box) : box;
   const centred = end === 'ring' || end === 'round' || end === 'cap';
-  // Each part fades by itself: a wall has thousands of these, and a group around each would be one more to make and to end.
+  // Each part is faded by itself. A group around them would be one more element for each of thousands of things.
   const opacity = dim ? DIMMED : 1;
   return (
     <>

@@ -7,7 +7,7 @@ interface KeptFormProps {
   readonly keep: (given: SupplyForm) => void;
 }
 
-/** Keeps what is typed with every letter; the form around it is not drawn anew for that. */
+/** Keeps a draft with every letter typed, without drawing the whole form again. */
 export function KeptForm({ control, keep }: KeptFormProps) {
   const given = useWatch({ control }) as SupplyForm;
   useEffect(() => keep(given), [given]);

@@ -75,7 +75,7 @@ async function uploaded(answers: Parameters<typeof fakeServer>[0]) {
 
 test('a column is given its meaning by hand, and the preview follows', async () => {
   const sent = await uploaded({});
-  press('Column Ton is: left out');
+  press('Column Ton: left out');
   fireEvent.click(await screen.findByText('Colour'));
   await waitFor(() =>
     expect(sent.at(-1)?.body).toEqual({ mapping: { name: 0, colour: 1 }, defaults: { kind: 'ink' } }),

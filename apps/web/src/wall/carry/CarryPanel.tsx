@@ -42,7 +42,7 @@ const moveOf = ({ id, version }: Living['lot'], place: Place): Move => ({ id, ve
 /** What is in hand, what the place one points at says to it, and setting it down there. */
 export function CarryPanel({ stash, carried, choice, drops, onChoose, onDone }: CarryPanelProps) {
   const wide = useWide();
-  // It shows what is in hand; what a place says to it follows, with the drop that belongs to that place.
+  // What is in hand shows at once. Whether it fits is worked out after that, for the place and the drop together.
   const pointed = useMemo(() => ({ choice, drops }), [choice, drops]);
   const heard = useDeferredValue(pointed, POINTED_NOWHERE);
   const { aim, others } = useAim(stash, carried, heard.choice);

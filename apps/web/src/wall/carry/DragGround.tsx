@@ -56,7 +56,7 @@ export function DragGround({ stash, onAim, onDrop, children }: DragGroundProps) 
         setShown(living ? { hex: living.supply.hex, lotId: living.lot.id } : null);
         holds.current = Boolean(living);
         aimed.current = null;
-        // First the hand has it, then what it means is drawn: both together would hold up the finger.
+        // It follows the finger first; the panel is drawn after that. Both at once would make the finger wait.
         if (living) setTimeout(() => lift(living.lot.id));
       }}
       onDragMove={() => {
