@@ -20,6 +20,7 @@ const node = (folder) => ({
 
 module.exports = {
   testTimeout: 30_000,
+  testSequencer: require.resolve('./scripts/jest/longestFirst.cjs'),
   projects: [
     node('packages/core'),
     node('packages/contract'),

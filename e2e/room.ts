@@ -3,7 +3,7 @@ import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, expect, type BrowserContext } from '@playwright/test';
-import { startServer } from '../apps/server/src/test/startServer';
+import { Host } from './host';
 
 export interface Room {
   readonly url: string;
@@ -16,20 +16,10 @@ export interface Room {
   readonly start: () => Promise<void>;
 }
 
-/** The server as it is built and shipped. */
-const startBuilt = (db: string, { share, web }: { share: string; web: string }, port?: string) =>
-  startServer(['apps/server/dist/main.js'], {
-    cwd: process.cwd(),
-    db,
-    ...(port ? { port } : {}),
-    ...(share ? { share } : {}),
-    ...(web ? { web } : {}),
-  });
-
 /** A server over a freshly seeded demo room, and windows that fail the test on any console error. */
 export const test = base.extend<
   { room: Room; cut: boolean; share: string; web: string; wall: string },
-  { seeded: string }
+  { seeded: string; host: Host }
 >({
   /** A demo room, made once for many tests; each has a copy of its own. */
   seeded: [
@@ -46,6 +36,15 @@ export const test = base.extend<
     },
     { scope: 'worker' },
   ],
+  /** The process that serves the rooms of many tests, one after another. */
+  host: [
+    async ({}, use) => {
+      const host = new Host();
+      await use(host);
+      await host.kill();
+    },
+    { scope: 'worker' },
+  ],
   /** Whether the test cuts the network: then what does not come through is no fault. */
   cut: [false, { option: true }],
   /** An address the server is reached at besides, as if from another device. */
@@ -54,11 +53,12 @@ export const test = base.extend<
   web: ['', { option: true }],
   /** How the wall is looked at when a test begins. */
   wall: ['racks', { option: true }],
-  room: async ({ context, cut, share, web, wall, seeded }, use) => {
+  room: async ({ context, cut, share, web, wall, seeded, host }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'red-shelf-e2e-'));
     const db = join(folder, 'stash.db');
     copyFileSync(seeded, db);
-    let { process: server, url } = await startBuilt(db, { share, web });
+    const url = await host.open(db, { share, web, port: 0 });
+    let open = true;
     const faults: string[] = [];
     // Every window of the test is watched. The browser itself notes each request that the API refuses,
     // and refusals are part of the journeys; anything else that is missing is a fault.
@@ -81,12 +81,12 @@ export const test = base.extend<
       });
     }, wall);
     const stop = async (hard = false): Promise<void> => {
-      const ended = new Promise((resolve) => server.on('exit', resolve));
-      server.kill(hard ? 'SIGKILL' : 'SIGTERM');
-      await ended;
+      open = false;
+      await (hard ? host.kill() : host.close());
     };
     const start = async (): Promise<void> => {
-      ({ process: server } = await startBuilt(db, { share, web }, new URL(url).port));
+      await host.open(db, { share, web, port: Number(new URL(url).port) });
+      open = true;
     };
     await use({
       url,
@@ -98,9 +98,11 @@ export const test = base.extend<
         await start();
       },
     });
-    server.kill('SIGKILL');
+    // What the page misses once nobody answers any more is no fault.
+    const found = [...faults];
+    if (open) await host.close();
     rmSync(folder, { recursive: true, force: true });
-    expect(faults, 'console errors').toEqual([]);
+    expect(found, 'console errors').toEqual([]);
   },
 });
 

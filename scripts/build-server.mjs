@@ -12,6 +12,7 @@ await build({
   absWorkingDir: ROOT,
   entryPoints: {
     main: at('apps/server/src/main.ts'),
+    serve: at('apps/server/src/serve.ts'),
     seed: at('apps/server/src/demo/seed.ts'),
     backup: at('apps/server/src/backup.ts'),
     photoWorker: at('apps/server/src/jobs/photoWorker.ts'),

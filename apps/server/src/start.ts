@@ -19,6 +19,8 @@ const settings = z.object({
   LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent']).default('warn'),
 });
 
+export type Settings = z.infer<typeof settings>;
+
 /** What the database driver says, without a code, where SQLite could not open a file (SQLITE_CANTOPEN is 14). */
 const CANNOT_OPEN = /^ConnectionFailed\(.*: 14"\)$/;
 
@@ -29,7 +31,7 @@ export function endWith(sentence: string): never {
 }
 
 /** Settings from the environment; paths are taken from the folder the server is started in. */
-export function settingsOf(env: NodeJS.ProcessEnv): z.infer<typeof settings> {
+export function settingsOf(env: NodeJS.ProcessEnv): Settings {
   const read = settings.safeParse(env);
   return read.success ? read.data : endWith(read.error.issues.map(({ message }) => message).join(' '));
 }

@@ -69,7 +69,7 @@ interface Place {
  * too long or too much memory is ended; what it had begun to write is rolled back.
  */
 export function asideProcess(
-  { store }: Pick<Context, 'store'>,
+  { store, ended }: Pick<Context, 'store'> & { readonly ended?: AbortSignal },
   { script, ...place }: Place,
   limits: Partial<Record<TaskName, Limits>> = {},
 ): Aside {
@@ -91,7 +91,7 @@ export function asideProcess(
 
   /** A process that did its work waits a little for more, unless it has grown. */
   const rest = (child: ChildProcess, did: TaskName): void => {
-    if (heldBy(child) > MOST_AT_REST) return void child.kill('SIGKILL');
+    if (ended?.aborted || heldBy(child) > MOST_AT_REST) return void child.kill('SIGKILL');
     idle.push({ child, did });
     child.unref();
     child.channel?.unref();
@@ -100,6 +100,7 @@ export function asideProcess(
     setTimeout(() => drop(child) && child.kill('SIGKILL'), REST_MS).unref();
     return undefined;
   };
+  ended?.addEventListener('abort', () => idle.splice(0).forEach(({ child }) => child.kill('SIGKILL')));
   const drop = (child: ChildProcess): boolean => {
     const at = idle.findIndex((each) => each.child === child);
     if (at >= 0) idle.splice(at, 1);

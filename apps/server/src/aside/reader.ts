@@ -21,7 +21,7 @@ interface Waiting {
  * other answer. It is told of every change before it is asked again; one that ends is started again with the next question.
  */
 export function readerProcess(
-  { store }: Pick<Context, 'store'>,
+  { store, ended: noMore }: Pick<Context, 'store'> & { readonly ended?: AbortSignal },
   script: URL,
   place: Omit<ReaderPlace, 'identity'>,
 ): Reader {
@@ -68,6 +68,7 @@ export function readerProcess(
   const tell = (to: ChildProcess, heard: Heard): void =>
     void (to.connected && to.send(heard, (error) => error && ended(to, error)));
 
+  noMore?.addEventListener('abort', () => child?.kill());
   store.onTouched((touched) => child && tell(child, { touched }));
   return (what: Answers) =>
     new Promise((resolve, reject) => {

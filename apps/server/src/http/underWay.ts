@@ -21,8 +21,10 @@ export const noteUnderWay: RequestHandler = ({ method, path }, response, next) =
 /** Requests that are answered now, or were a moment ago. */
 export const routesUnderWay = (): string[] => [...underWay];
 
-/** Waits until nobody has asked anything for so long, ms. */
-export async function untilQuiet(ms: number): Promise<void> {
-  for (let left = ms; left > 0; left = ms - (performance.now() - lastAsked))
+/** Waits until nobody has asked anything for so long, ms; at the latest until `atMost` have passed. */
+export async function untilQuiet(ms: number, atMost = Infinity): Promise<void> {
+  const end = performance.now() + atMost;
+  const leftOf = (now: number): number => Math.min(ms - (now - lastAsked), end - now);
+  for (let left = Math.min(ms, atMost); left > 0; left = leftOf(performance.now()))
     await new Promise((go) => setTimeout(go, left).unref());
 }

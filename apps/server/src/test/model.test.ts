@@ -86,7 +86,7 @@ async function wholeOf({ store }: World): Promise<StashDocument> {
 const byId = (list: readonly SupplyView[]): SupplyView[] => [...list].sort((p, q) => (p.id < q.id ? -1 : 1));
 
 /** WALKS=14 npx jest model walks longer. */
-const WALKS = Number(process.env.WALKS ?? 8);
+const WALKS = Number(process.env.WALKS ?? 5);
 const LENGTH = 150;
 /** The same walks on every run; `SEED=7 npx jest model` tries others. */
 const SEED = Number(process.env.SEED ?? 20261126);
