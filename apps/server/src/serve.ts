@@ -17,7 +17,7 @@ import { sweepTempFolders } from './services/tempFolder';
 import { chosenAddresses } from './share/addresses';
 import { shareDoor } from './share/door';
 import { Sharing } from './share/sharing';
-import { saidOfSharing } from './share/terminal';
+import { notShared, saidOfSharing } from './share/terminal';
 import { sayWhyNot, type Settings } from './start';
 
 /** A stash that is served: where it answers, and how it is ended, with all its files closed. */
@@ -74,7 +74,7 @@ export async function serve(settings: Settings, log: Logger): Promise<Served> {
       if (sharing.view().state !== 'on') saySharing();
     } catch (error) {
       log.error({ err: error }, 'share');
-      console.error(`Not shared. ${await sayWhyNot(error, db)}`);
+      console.error(notShared(await sayWhyNot(error, db)));
     }
   };
 
@@ -86,7 +86,11 @@ export async function serve(settings: Settings, log: Logger): Promise<Served> {
     server.once('listening', () => go(undefined));
     server.once('error', go);
   });
-  if (failed) throw new Error(await sayWhyNot(failed, db, settings.PORT), { cause: failed });
+  if (failed) {
+    store.close();
+    release();
+    throw new Error(await sayWhyNot(failed, db, settings.PORT), { cause: failed });
+  }
   const address = server.address();
   const port = typeof address === 'object' && address ? address.port : settings.PORT;
   url = `http://127.0.0.1:${port}`;

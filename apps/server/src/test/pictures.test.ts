@@ -57,4 +57,4 @@ test('a rack as a picture goes round what stays in it, keeps room among the colo
   const again = await preview({ ...body, ...picture });
   expect(again.lifts).toBe(0);
   expect(again.nearer).toHaveLength(1);
-});
+}, 120_000);
