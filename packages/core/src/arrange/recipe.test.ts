@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { FAMILIES, FAMILY_GROUPS } from '../colour/families';
+import { makeStandIn } from './behind';
 import { makerCounts } from './counts';
 import { labOf } from '../colour/lab';
 import { pairSubjects, shareIntoDrawers } from './drawers';
@@ -95,12 +96,25 @@ test('things under one heading of the first key stand together', () => {
       const [key] = recipe;
       if (!key || ['lightness', 'name', 'code'].includes(key)) return;
       const counts = makerCounts(items);
+      // What stands behind a plain colour counts with it.
+      const standIn = makeStandIn(recipe, items);
       const headings = [...items]
         .sort(makeRecipeOrder(recipe, DEFAULT_SCHEME, items))
-        .map((item) => headingOf(key, item, counts));
+        .map((item) => headingOf(key, standIn(item).host, counts));
       const runs = headings.filter((heading, i) => heading !== headings[i - 1]);
       expect(runs.length).toBe(new Set(headings).size);
     }),
+    // Found once, and looked at every time: clear stands behind a yellow of its colour, another yellow after both.
+    {
+      examples: [
+        [
+          ['yellow', 'yellow', 'clear'].map((family, i) =>
+            thing(String(i), { family: family as Sortable['family'], code: '1', maker: 'A' }),
+          ),
+          ['family', 'finish behind colour'],
+        ],
+      ],
+    },
   );
 });
 
