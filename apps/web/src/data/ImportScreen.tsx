@@ -9,6 +9,7 @@ import { many } from '../copy/words';
 import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Page } from '../ui/Page';
+import { othersFirst } from '../ui/othersFirst';
 import { Txt } from '../ui/Txt';
 import { chooseFile } from '../ui/files';
 import { MappingStep } from './MappingStep';
@@ -56,8 +57,9 @@ export function ImportScreen() {
             key={list.upload.id}
             upload={list.upload}
             onDone={() => {
-              clear();
               router.replace('/stash');
+              // The first step is not drawn again for a page that is left.
+              void othersFirst().then(clear);
             }}
             onOther={clear}
           />

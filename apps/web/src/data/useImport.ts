@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { ApiError, call, routes } from '../api/client';
 import { useChange } from '../api/useChange';
+import { othersFirst } from '../ui/othersFirst';
 
 /** How often progress is asked for, ms. */
 const ASK_EVERY = 250;
@@ -37,7 +38,7 @@ export function useImport(
   useEffect(() => {
     if (state !== 'done' || !changeId || told.current) return;
     told.current = true;
-    mutate({ id: changeId, count: total ?? 0 }, { onSuccess: onDone });
+    mutate({ id: changeId, count: total ?? 0 }, { onSuccess: () => void othersFirst().then(onDone) });
   }, [state, changeId, total, mutate, onDone]);
   const failure =
     start.error?.message ??

@@ -1,6 +1,7 @@
 import { createElement, lazy, Suspense, useState, type ComponentType } from 'react';
 import { ApiError, lost } from '../api/client';
 import type * as Everything from '../rest';
+import { othersFirst } from '../ui/othersFirst';
 import { Waiting } from '../ui/Waiting';
 
 type Rest = typeof Everything;
@@ -11,8 +12,6 @@ type Drawn = {
 
 let here: Rest | null = null;
 let coming: Promise<Rest> | undefined;
-/** Others have their turn: what waits for a touch, and what is to be painted. */
-const othersFirst = (): Promise<void> => new Promise((go) => setTimeout(go));
 
 /** Run piece by piece: all at once would keep a phone from answering for a second. */
 async function fetched(): Promise<Rest> {
