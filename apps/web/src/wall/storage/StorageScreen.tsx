@@ -89,7 +89,9 @@ export function StorageScreen() {
                   <UnitRow
                     key={unit.id}
                     unit={unit}
-                    aside={[sayFilled(unit, slots.get(unit.id) ?? []), ...standsIn(unit)].join(' · ')}
+                    sayAside={() =>
+                      [sayFilled(unit, slots.get(unit.id) ?? []), ...standsIn(unit)].join(' · ')
+                    }
                     flags={pains.map(sayPain)}
                   />
                 ))}
@@ -105,7 +107,7 @@ export function StorageScreen() {
                     <UnitRow
                       key={unit.id}
                       unit={unit}
-                      aside={
+                      sayAside={() =>
                         unit.facts.keptAt
                           ? `in ${unit.facts.keptAt}`
                           : sayFilled(unit, slots.get(unit.id) ?? [])
@@ -160,11 +162,12 @@ export function StorageScreen() {
 
 function UnitRow({
   unit,
-  aside,
+  sayAside,
   flags,
 }: {
   readonly unit: UnitView;
-  readonly aside: string;
+  /** How full it is and where it stands; asked once the row is drawn. */
+  readonly sayAside: () => string;
   readonly flags: readonly string[];
 }) {
   return (
@@ -175,7 +178,7 @@ function UnitRow({
         onPress={() => router.setParams({ unit: unit.id })}
         style={styles.row}
       >
-        <UnitHead unit={unit} aside={aside} />
+        <UnitHead unit={unit} aside={sayAside()} />
         <View style={styles.acts}>
           {flags.length === 0 ? (
             <Txt look="quiet">works well</Txt>
