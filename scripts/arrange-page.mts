@@ -38,21 +38,24 @@ async function timed(what: string, act: (on: Page) => Promise<unknown>): Promise
   const begun = Date.now();
   await act(page);
   const took = Date.now() - begun;
-  await page.waitForTimeout(400);
+  await page.waitForTimeout(sized(400, 100));
   const tasks = await page.evaluate(() => (window as unknown as { tasks: number[] }).tasks);
   console.log(`${what}: ${took} ms, longest task on the page ${Math.max(0, ...tasks).toFixed(0)} ms`);
 }
-/** How long a fixed sum takes on the page, median of nine, ms: tells a slow machine from a slow page. */
+/** How long a fixed sum takes on the page, median of so many, ms: tells a slow machine from a slow page. */
 async function sum(): Promise<number> {
-  return page.evaluate(() => {
-    const took = Array.from({ length: 9 }, () => {
-      const begun = performance.now();
-      let total = 0;
-      for (let i = 0; i < 5e6; i++) total += Math.sqrt(i) % 7;
-      return total > 0 ? performance.now() - begun : 0;
-    });
-    return took.sort((a, b) => a - b)[4] ?? 0;
-  });
+  return page.evaluate(
+    (times) => {
+      const took = Array.from({ length: times }, () => {
+        const begun = performance.now();
+        let total = 0;
+        for (let i = 0; i < 5e6; i++) total += Math.sqrt(i) % 7;
+        return total > 0 ? performance.now() - begun : 0;
+      });
+      return took.sort((a, b) => a - b)[times >> 1] ?? 0;
+    },
+    sized(9, 1),
+  );
 }
 const worked = (on: Page) => on.getByRole('button', { name: /^(Begin: |Nothing to lift)/ }).waitFor();
 

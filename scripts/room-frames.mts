@@ -106,7 +106,7 @@ for (const [name, size] of [
   };
   await page.mouse.move(x, y);
   console.log(`  zooming in by wheel: ${await frames(page, () => wheel(-60, STEPS))}`);
-  console.log(`  coming to rest there: ${await frames(page, () => page.waitForTimeout(600))}`);
+  console.log(`  coming to rest there: ${await frames(page, () => page.waitForTimeout(sized(600, 100)))}`);
   const pan = async (): Promise<void> => {
     await page.mouse.move(x, size.height - 120);
     await page.mouse.down();
@@ -118,11 +118,11 @@ for (const [name, size] of [
   };
   console.log(`  panning, near: ${await frames(page, pan)}`);
   console.log(`  zooming out: ${await frames(page, () => wheel(60, STEPS))}`);
-  await page.waitForTimeout(500);
+  await page.waitForTimeout(sized(500, 100));
   console.log(`  panning, far: ${await frames(page, pan)}`);
   const go = async (): Promise<void> => {
     await page.getByRole('button', { name: /^Go to C Pad rack/ }).press('Enter');
-    await page.waitForTimeout(900);
+    await page.waitForTimeout(sized(900, 300));
   };
   console.log(`  going to a rack: ${await frames(page, go)}`);
   await page.context().close();

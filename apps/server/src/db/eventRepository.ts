@@ -266,3 +266,13 @@ export async function stoodBefore(
     if (!stood.has(holdingId)) stood.set(holdingId, spot(unit, cell, rank));
   return stood;
 }
+
+/** Supplies that were written after a change, by any other. */
+export async function writtenAfter(db: Readable, changeId: string): Promise<ReadonlySet<string>> {
+  const rows = await db.all<{ id: string }>(
+    sql`select distinct json_extract(was.value, '$.id') as id
+        from ${changes}, json_each(${changes.inverse}, '$.supplies') as was
+        where ${changes.seq} > (select seq from ${changes} as this where this.id = ${changeId})`,
+  );
+  return new Set(rows.map(({ id }) => id));
+}

@@ -66,9 +66,14 @@ export class Room implements RoomNow {
     if (!unit) return { code: 'no_such_spot' };
     const answer = mayLive(thing, { unit, cell: spot.cell }, this);
     if (isRefusal(answer)) return answer;
+    this.putBack(thing, spot);
+    return null;
+  }
+
+  /** Sets a lot down without asking: it stood there before. */
+  putBack(thing: LotOf, spot: PlaceSpot): void {
     this.lift(thing);
     this.put({ ...thing, lot: { ...thing.lot, spot } });
-    return null;
   }
 
   /** The rank after all that share a spot. */

@@ -10,13 +10,13 @@ import { changes } from '../db/schema';
 import { supplyRecords } from '../db/supplyRepository';
 import type { Readable, Tx } from '../db/tx';
 import { standingUnits, unitRecord } from '../db/unitRepository';
+import { thoseThatMay, type Back } from './backInPlace';
 import { notFound, Refusal } from './refusal';
 import type { Context } from './context';
 import { keepInPlace, liftUnfit, liftUnfitIn } from './placing';
 import type { Ports } from './ports';
 import { Recorder, type Inverse } from './recorder';
 import { REPLACED, restoreSnapshot } from './restore';
-import { Room, type LotOf } from './room';
 import { emptyOfUnits, nextLabel } from './wall';
 
 type Why = KeptView[number]['why'];
@@ -83,7 +83,7 @@ export async function undoChange(
     await undoSupplies(undoing, inverse);
     await undoSizes(undoing, inverse);
     await undoStock(undoing, inverse, events);
-    await undoMoves(undoing, inverse, events);
+    await undoMoves(undoing, id, inverse, events);
     if (undoing.done === 0 && undoing.kept.length > 0)
       throw new Refusal(409, 'changed_since', sayNothingUndone(undoing.kept), { current: undoing.kept });
     const change = await recorder.finish('undo', line.name, line.count);
@@ -261,13 +261,13 @@ async function undoStock(undoing: Undoing, inverse: Inverse, events: readonly Ev
   undoing.done += undos.length;
 }
 
-interface Back {
-  readonly thing: LotOf;
-  readonly to: PlaceSpot | null;
-}
-
 /** Puts back what the change moved, as far as nothing moved it since and its old place still takes it. */
-async function undoMoves(undoing: Undoing, inverse: Inverse, events: readonly EventRecord[]): Promise<void> {
+async function undoMoves(
+  undoing: Undoing,
+  changeId: string,
+  inverse: Inverse,
+  events: readonly EventRecord[],
+): Promise<void> {
   const { tx, recorder } = undoing;
   const net = new Map<string, { from: PlaceSpot | null; to: PlaceSpot | null }>();
   for (const { holdingId, from, to } of [...(inverse.moves ?? []), ...events.flatMap(({ shifts }) => shifts)])
@@ -285,27 +285,9 @@ async function undoMoves(undoing: Undoing, inverse: Inverse, events: readonly Ev
     else if (supply.removedAt !== null && from !== null) undoing.keep('place', supply.name, 'gone');
     else back.push({ thing: { supply, lot }, to: from });
   }
-  const going = await thoseThatMay(undoing, back);
+  const { going, staying } = await thoseThatMay(tx, changeId, back);
+  for (const { thing, no } of staying)
+    undoing.keep('place', thing.supply.name, no.code === 'taken' ? 'taken' : 'refused');
   await recorder.move(going.map(({ thing, to }) => ({ lotId: thing.lot.id, to })));
   undoing.done += going.length;
-}
-
-/** All lots that can go back at once. One whose place is taken or refuses stays, and then perhaps others must too. */
-async function thoseThatMay(undoing: Undoing, back: readonly Back[]): Promise<readonly Back[]> {
-  let going = back;
-  for (;;) {
-    const unitIds = going.flatMap(({ thing, to }) => [to?.unitId ?? [], thing.lot.spot?.unitId ?? []].flat());
-    const room = await Room.of(undoing.tx, unitIds);
-    for (const { thing } of going) room.lift(thing);
-    const staying = new Set<Back>();
-    for (const each of going) {
-      const lifted = { ...each.thing, lot: { ...each.thing.lot, spot: null } };
-      const no = each.to && room.setDown(lifted, each.to);
-      if (!no) continue;
-      staying.add(each);
-      undoing.keep('place', each.thing.supply.name, no.code === 'taken' ? 'taken' : 'refused');
-    }
-    if (staying.size === 0) return going;
-    going = going.filter((each) => !staying.has(each));
-  }
 }

@@ -5,7 +5,8 @@ import { makeWorld, type World } from './world';
 
 /**
  * After every act of a random walk: taken back, the stash is what it was before, whole; done again, what it was after. So many
- * steps by hand: STEPS=100000 npx jest walkBack. SEED chooses another walk.
+ * steps by hand: STEPS=100000 npx jest walkBack. SEED chooses another walk, FROM the stash it
+ * begins with: the path that a failure tells.
  */
 
 const STEPS = Number(process.env.STEPS ?? 2000);
@@ -35,46 +36,54 @@ function expectSame(told: object, found: string, wanted: string): void {
 async function undo(
   { http }: World,
   id: string,
-): Promise<{ change: ChangeView; kept: KeptView; status: number }> {
+): Promise<{ change: ChangeView; kept: KeptView; title?: string; status: number }> {
   const answer = await http.post(`/api/changes/${id}/undo`).send({});
-  return { ...(answer.body as { change: ChangeView; kept: KeptView }), status: answer.status };
+  return {
+    ...(answer.body as { change: ChangeView; kept: KeptView; title?: string }),
+    status: answer.status,
+  };
 }
 
-test(`${STEPS} acts, each taken back and done again`, async () => {
-  let walked = 0;
-  await fc.assert(
-    fc.asyncProperty(steps(OF_ONE_STASH), async (todo) => {
-      const world = await makeWorld();
-      const walk = new Walk(world);
-      try {
-        let before = await stateOf(world);
-        for (const [i, step] of todo.entries()) {
-          const known = walk.changes.length;
-          await walk.step(step);
-          const id = walk.changes.at(-1);
-          const after = await stateOf(world);
-          if (walk.changes.length > known && id !== undefined) {
-            walked++;
-            const back = await undo(world, id);
-            const told = { i, act: step.act, status: back.status, kept: back.kept };
-            expect(told).toEqual({ ...told, status: 200, kept: [] });
-            expectSame(told, await stateOf(world), before);
-            const again = await undo(world, back.change.id);
-            const said = { i, act: step.act, again: true, status: again.status, kept: again.kept };
-            expect(said).toEqual({ ...said, status: 200, kept: [] });
-            expectSame(said, await stateOf(world), after);
+test(
+  `${STEPS} acts, each taken back and done again`,
+  async () => {
+    let walked = 0;
+    await fc.assert(
+      fc.asyncProperty(steps(OF_ONE_STASH), async (todo) => {
+        const world = await makeWorld();
+        const walk = new Walk(world);
+        try {
+          let before = await stateOf(world);
+          for (const [i, step] of todo.entries()) {
+            const known = walk.changes.length;
+            await walk.step(step);
+            const id = walk.changes.at(-1);
+            const after = await stateOf(world);
+            if (walk.changes.length > known && id !== undefined) {
+              walked++;
+              const back = await undo(world, id);
+              const told = { i, act: step.act, status: back.status, kept: back.kept, why: back.title };
+              expect(told).toEqual({ ...told, status: 200, kept: [] });
+              expectSame(told, await stateOf(world), before);
+              const again = await undo(world, back.change.id);
+              const said = { ...told, again: true, status: again.status, kept: again.kept, why: again.title };
+              expect(said).toEqual({ ...said, status: 200, kept: [] });
+              expectSame(said, await stateOf(world), after);
+            }
+            before = after;
           }
-          before = after;
+        } finally {
+          world.close();
         }
-      } finally {
-        world.close();
-      }
-    }),
-    {
-      numRuns: Math.ceil(STEPS / OF_ONE_STASH),
-      endOnFailure: true,
-      seed: Number(process.env.SEED ?? 20261201),
-    },
-  );
-  expect(walked).toBeGreaterThan(STEPS / 4);
-}, 600_000 + 300 * STEPS);
+      }),
+      {
+        numRuns: Math.ceil(STEPS / OF_ONE_STASH),
+        endOnFailure: true,
+        ...(process.env.FROM ? { path: process.env.FROM } : {}),
+        seed: Number(process.env.SEED ?? 20261201),
+      },
+    );
+    expect(walked).toBeGreaterThan(STEPS / 4);
+  },
+  600_000 + 300 * STEPS,
+);

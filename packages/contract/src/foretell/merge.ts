@@ -27,11 +27,20 @@ const union = <T>(
   return [...a, ...b.filter((item) => !known.has(key(item)))];
 };
 
+/** Where the one thing stands in its life: it was let go only where both were. */
+function joinedStatus(keep: Facts, other: Facts): Facts['status'] {
+  const said = [keep.status, other.status];
+  return said.every((status) => status === 'gone')
+    ? 'gone'
+    : said.find((status) => status && status !== 'gone');
+}
+
 /** What is said of the kept one stands; the other fills in what is not said, and lists are joined. */
 function joinedFacts(keep: Facts, other: Facts): Facts {
   return sparse({
     ...other,
     ...keep,
+    status: joinedStatus(keep, other),
     attributes: { ...other.attributes, ...keep.attributes },
     tags: union(keep.tags, other.tags).slice(0, 30),
     swatches: union(keep.swatches, other.swatches, ({ id }) => id).slice(0, 24),
