@@ -88,6 +88,12 @@ function ofKindAsked<T>(things: readonly Searchable<T>[], terms: readonly Term[]
 const nameIn = (terms: readonly Term[]): string =>
   terms.flatMap(({ about, words }) => (about === 'word' || about === 'colour' ? [words] : [])).join(' ');
 
+/** The plain colour a name means, also said the wrong way round: "green fern" is "fern green". */
+function plainlyCalled(terms: readonly Term[]): string | null {
+  const words = (about: Term['about']): Term[] => terms.filter((term) => term.about === about);
+  return plainColour(nameIn(terms)) ?? plainColour(nameIn([...words('word'), ...words('colour')]));
+}
+
 /** What of a question may be the name of a colour, without the words for what it comes as; empty where nothing is. */
 export const colourNameAsked = (question: string): string => nameIn(readQuestion(question));
 
@@ -95,7 +101,7 @@ export const colourNameAsked = (question: string): string => nameIn(readQuestion
 export function hexAsked(question: string): string | null {
   const terms = readQuestion(BARE_HEX.test(question.trim()) ? `#${question.trim()}` : question);
   const coded = codedIn(terms);
-  return coded ? colourAsked([coded]) : (plainColour(nameIn(terms)) ?? colourAsked(terms));
+  return coded ? colourAsked([coded]) : (plainlyCalled(terms) ?? colourAsked(terms));
 }
 const codedIn = (terms: readonly Term[]): Term | undefined =>
   terms.find(({ about, words }) => about === 'colour' && /^(#|[a-z]+\()/.test(words));
@@ -140,7 +146,7 @@ export function doIOwn<T extends Owned>(
   const known = inOrder();
   if (known.some(isSame) && !coded) return { verdict: verdictOf(known), answers: known, nearest: [] };
   const name = nameIn(terms);
-  const called = plainColour(name) ?? (name === '' ? null : (colourCalled?.(name) ?? null));
+  const called = plainlyCalled(terms) ?? (name === '' ? null : (colourCalled?.(name) ?? null));
   const hex = coded ? colourAsked([coded]) : (called ?? colourAsked(terms));
   if (hex === null) return { verdict: verdictOf(known), answers: known, nearest: [] };
   const { near, further } = nearColours(hex, ofKindAsked(things, terms), manner);

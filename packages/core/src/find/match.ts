@@ -4,5 +4,8 @@ import { fold } from '../text/fold';
 export type SearchText = string;
 
 /** Joins the fields a thing is known by into one searchable text. */
-export const searchText = (fields: readonly (string | null | undefined)[]): SearchText =>
-  ` ${fold(fields.filter(Boolean).join(' '))}`;
+export function searchText(fields: readonly (string | null | undefined)[]): SearchText {
+  let all = '';
+  for (const field of fields) if (field) all += ` ${field}`;
+  return ` ${fold(all)}`;
+}

@@ -92,8 +92,11 @@ function byHex(hex: string): Rating {
 
 const either =
   (...ratings: readonly Rating[]): Rating =>
-  (thing) =>
-    Math.max(...ratings.map((rate) => rate(thing)));
+  (thing) => {
+    let best = 0;
+    for (const rate of ratings) best = Math.max(best, rate(thing));
+    return best;
+  };
 
 /** Sides and widths of a thing, µm. */
 function measuresOf({ kind, form, facts }: SearchSubject): number[] {

@@ -23,6 +23,8 @@ export interface Found<T> {
   readonly slip: boolean;
 }
 
+const unasked = <T>(thing: Searchable<T>): Found<T> => ({ thing, score: 0, terms: [], slip: false });
+
 const rated =
   (slips: readonly Term[]): Rating =>
   (thing) =>
@@ -34,22 +36,26 @@ export function answering<T>(
   terms: readonly Term[],
   vocabulary: () => ReadonlySet<string> = () => vocabularyOf(things),
 ): Found<T>[] {
-  let found = things.map((thing): Found<T> => ({ thing, score: 0, terms: [], slip: false }));
+  let found: readonly Found<T>[] | undefined;
   for (const term of terms) {
-    const answered = (rate: Rating, said: (thing: Searchable<T>) => Term, slip: boolean): Found<T>[] =>
-      found.flatMap((before) => {
-        const more = rate(before.thing);
-        if (more <= 0) return [];
-        const { thing, score } = before;
-        return [
-          {
-            thing,
-            score: score + more,
-            terms: [...before.terms, said(thing)],
-            slip: before.slip || slip,
-          },
-        ];
-      });
+    const answered = (rate: Rating, said: (thing: Searchable<T>) => Term, slip: boolean): Found<T>[] => {
+      const next: Found<T>[] = [];
+      const add = (thing: Searchable<T>, before?: Found<T>): void => {
+        const more = rate(thing);
+        if (more <= 0) return;
+        const { score = 0, terms: known = [] } = before ?? {};
+        next.push({
+          thing,
+          score: score + more,
+          terms: [...known, said(thing)],
+          slip: slip || before?.slip === true,
+        });
+      };
+      // Of thousands most answer no word: nothing is made for these.
+      if (found) for (const before of found) add(before.thing, before);
+      else for (const thing of things) add(thing);
+      return next;
+    };
     let next = answered(term.rate, () => term, false);
     const isWord = term.about !== 'size' && term.about !== 'code';
     if (next.length === 0 && isWord && !things.some((thing) => term.rate(thing) > 0)) {
@@ -59,7 +65,7 @@ export function answering<T>(
     }
     found = next;
   }
-  return found.sort((p, q) => q.score - p.score);
+  return [...(found ?? things.map(unasked))].sort((p, q) => q.score - p.score);
 }
 
 export interface StashSearch<T> {
