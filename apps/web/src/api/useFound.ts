@@ -6,7 +6,7 @@ import { useAddresses } from './where';
 import { whileIdle } from '../ui/whenIdle';
 import { makeSearch, preparing, type Known } from './search';
 
-const READY_AFTER_MS = 1000;
+const READY_AFTER_MS = 300;
 
 /** What searching the stash needs to know of it; undefined until it is there. */
 export function useKnown(stash: Stash | undefined): Known | undefined {
